@@ -1,0 +1,2 @@
+/** What next year: when the floor is due again. */
+package openslab.core.care;

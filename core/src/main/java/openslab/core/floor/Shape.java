@@ -1,0 +1,28 @@
+package openslab.core.floor;
+
+import java.util.List;
+import java.util.Map;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.UnitSystem;
+
+/** A floor's shape, from its typed sides. A new kind of shape is one new class and one line in {@link Shapes}. */
+public interface Shape {
+    /** @param label as the form asks for it @param metres its length */
+    record Side(String id, String label, double metres) {}
+
+    /** The kind's word in the store and the API. */
+    String kind();
+
+    List<Side> sides();
+
+    Outline outline();
+
+    Figure area(UnitSystem system);
+
+    Figure perimeter(UnitSystem system);
+
+    /** Metres by side. */
+    default Map<String, Double> lengths() {
+        return sides().stream().collect(java.util.stream.Collectors.toMap(Side::id, Side::metres));
+    }
+}

@@ -1,0 +1,126 @@
+package openslab.core.job;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import openslab.core.product.Clock;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Survey;
+import openslab.core.survey.Verdict;
+
+/** Every clock of a zone as a bar, and the one that needs attention first. */
+final class DayLine {
+    private DayLine() {}
+
+    static List<RunningClock> clocks(Survey survey, Survey.Judgement judged, List<LayerReport> layers, ZoneFacts zone) {
+        var bars = new ArrayList<RunningClock>();
+        for (Finding finding : judged.findings()) {
+            finding.readyAt()
+                    .ifPresent(ready -> bars.add(
+                            new RunningClock(finding.brief(), readAt(survey, finding), ready, Mark.HOLD, false)));
+        }
+        for (LayerReport layer : layers) {
+            boolean planned = !layer.coated();
+            String name = layer.sheet().role().label().toLowerCase(java.util.Locale.ROOT);
+            potLives(layer, zone, name, bars);
+            layer.start().ifPresent(start -> layer.at(Clock.RECOAT_OPENS).ifPresent(opens -> {
+                bars.add(new RunningClock(name + " too wet to recoat", start, opens, Mark.WET, planned));
+                layer.at(Clock.RECOAT_CLOSES)
+                        .ifPresent(closes -> bars.add(
+                                new RunningClock(name + " recoat window", opens, closes, Mark.WINDOW_OPEN, planned)));
+            }));
+        }
+        layers.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b).ifPresent(top -> service(top, bars));
+        bars.sort(Comparator.comparing(RunningClock::from).thenComparing(RunningClock::to));
+        return List.copyOf(bars);
+    }
+
+    private static Instant readAt(Survey survey, Finding finding) {
+        return survey.readings().stream()
+                .filter(r -> r.place().equals(finding.place()) && finding.rule().startsWith(r.method()))
+                .map(Reading::at)
+                .max(Comparator.naturalOrder())
+                .orElseGet(() -> finding.readyAt().orElseThrow());
+    }
+
+    private static void potLives(LayerReport layer, ZoneFacts zone, String name, List<RunningClock> bars) {
+        Optional<LayerReport.TimedClock> life =
+                layer.clocks().stream().filter(c -> c.clock() == Clock.POT_LIFE).findFirst();
+        life.flatMap(c -> c.time().minutes()).ifPresent(minutes -> {
+            for (LogEntry batch : zone.standing(LogEntry.Kind.BATCH, layer.id())) {
+                Instant ends = batch.at().plusSeconds(Math.round(minutes.base() * 60));
+                bars.add(new RunningClock(name + " batch in the bucket", batch.at(), ends, Mark.IN_HAND, false));
+            }
+        });
+    }
+
+    private static void service(LayerReport top, List<RunningClock> bars) {
+        top.start().ifPresent(start -> {
+            for (LayerReport.TimedClock clock : top.clocks()) {
+                if (clock.clock().isService()) {
+                    clock.at()
+                            .ifPresent(at -> bars.add(new RunningClock(
+                                    "until " + clock.label().toLowerCase(java.util.Locale.ROOT),
+                                    start,
+                                    at,
+                                    Mark.CURING,
+                                    !top.coated())));
+                }
+            }
+        });
+    }
+
+    /** What the rack counts down to. */
+    static RunningClock.Next next(
+            Survey.Judgement judged, PrepReport prep, List<LayerReport> layers, ServiceReport service, Instant now) {
+        List<LayerReport> liquids =
+                layers.stream().filter(l -> !l.isBroadcast()).toList();
+        Optional<LayerReport> top = liquids.stream().filter(LayerReport::coated).reduce((a, b) -> b);
+        if (top.isPresent()) {
+            int above = liquids.indexOf(top.get()) + 1;
+            return above < liquids.size()
+                    ? beforeCoat(top.get(), liquids.get(above), now)
+                    : inService(top.get(), service, now);
+        }
+        if (judged.verdict() == Verdict.HOLD || judged.verdict() == Verdict.STOP) {
+            Optional<Instant> waits = judged.earliestAnswer().filter(now::isBefore);
+            return RunningClock.Next.of(judged.summary(), waits, Mark.of(judged.verdict()));
+        }
+        if (prep.mark() != Mark.DONE) {
+            return RunningClock.Next.of(prep.title() + ", then its gates", Optional.empty(), Mark.of(judged.verdict()));
+        }
+        return liquids.stream()
+                .findFirst()
+                .map(first -> RunningClock.Next.of(
+                        first.sheet().role().label() + " goes on", first.start().filter(now::isBefore), Mark.GO))
+                .orElseGet(() -> RunningClock.Next.of("Choose a build-up", Optional.empty(), Mark.HOLD));
+    }
+
+    private static RunningClock.Next beforeCoat(LayerReport done, LayerReport next, Instant now) {
+        String coat = next.sheet().role().label().toLowerCase(java.util.Locale.ROOT);
+        return switch (done.mark()) {
+            case WET -> RunningClock.Next.of("window opens for the " + coat, done.at(Clock.RECOAT_OPENS), Mark.WET);
+            case WINDOW_OPEN ->
+                RunningClock.Next.of("window closes for the " + coat, done.at(Clock.RECOAT_CLOSES), Mark.WINDOW_OPEN);
+            default ->
+                RunningClock.Next.of(
+                        "window missed: abrade, then the " + coat, done.at(Clock.RECOAT_CLOSES), Mark.OVERDUE);
+        };
+    }
+
+    private static RunningClock.Next inService(LayerReport top, ServiceReport service, Instant now) {
+        Optional<LayerReport.TimedClock> running = service.ladder().stream()
+                .filter(c -> c.at().map(now::isBefore).orElse(false))
+                .min(Comparator.comparing(c -> c.at().orElseThrow()));
+        if (running.isPresent()) {
+            return RunningClock.Next.of(
+                    "until " + running.get().label().toLowerCase(java.util.Locale.ROOT),
+                    running.get().at(),
+                    top.mark());
+        }
+        return RunningClock.Next.of("reseal due", service.reseal().map(r -> r.due()), service.mark());
+    }
+}

@@ -1,0 +1,117 @@
+package openslab.core.job;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import openslab.core.buildup.BuildUp;
+import openslab.core.cure.CureTime;
+import openslab.core.mix.Batching;
+import openslab.core.mix.FlakeSplit;
+import openslab.core.mix.TakeOff;
+import openslab.core.product.Clock;
+import openslab.core.product.ProductSheet;
+import openslab.core.quantity.Figure;
+
+/**
+ * One layer: its film, its mix and its clocks.
+ *
+ * @param batching empty for a broadcast and where the pot life is not known; {@code whyNoBatches} then says why
+ * @param start when it went on, or when it is to; {@code started} says which
+ * @param logged litres or kilograms logged as mixed so far
+ */
+public record LayerReport(
+        String id,
+        ProductSheet sheet,
+        Optional<Figure> wet,
+        Optional<Figure> dry,
+        TakeOff takeOff,
+        Optional<Batching> batching,
+        String whyNoBatches,
+        Optional<FlakeSplit> split,
+        Started started,
+        Optional<Instant> start,
+        List<TimedClock> clocks,
+        int batchesLogged,
+        double logged,
+        Mark mark) {
+
+    /** How the start is known. */
+    public enum Started {
+        /** Logged. */
+        COATED,
+        /** Somebody set it. */
+        PLANNED,
+        /** The earliest the layer below allows. */
+        RECKONED,
+        UNKNOWN
+    }
+
+    /**
+     * A clock with its date.
+     *
+     * @param at empty when the start or the time is not known; {@code time} says why
+     */
+    public record TimedClock(Clock clock, String label, CureTime time, Optional<Instant> at) {}
+
+    /** When {@code clock} runs out, if that is known. */
+    Optional<Instant> at(Clock clock) {
+        return clocks.stream().filter(c -> c.clock() == clock).findFirst().flatMap(TimedClock::at);
+    }
+
+    boolean coated() {
+        return started == Started.COATED;
+    }
+
+    boolean isBroadcast() {
+        return sheet.broadcast().isPresent();
+    }
+
+    LayerReport marked(Mark word) {
+        return new LayerReport(
+                id,
+                sheet,
+                wet,
+                dry,
+                takeOff,
+                batching,
+                whyNoBatches,
+                split,
+                started,
+                start,
+                clocks,
+                batchesLogged,
+                logged,
+                word);
+    }
+
+    /** Film and mix of {@code layer}; start, clocks and mark come with {@link LayerSchedule}. */
+    static LayerReport of(
+            LayerChoice choice,
+            BuildUp.Layer layer,
+            TakeOff takeOff,
+            MixReport mix,
+            LayerSchedule.Slot slot,
+            ZoneFacts zone) {
+        List<LogEntry> batches = zone.standing(LogEntry.Kind.BATCH, choice.id());
+        return new LayerReport(
+                choice.id(),
+                choice.sheet(),
+                layer.wet(),
+                layer.dry(),
+                takeOff,
+                mix.batching(),
+                mix.whyNot(),
+                mix.split(),
+                slot.started(),
+                slot.start(),
+                slot.clocks(),
+                batches.size(),
+                batches.stream()
+                        .mapToDouble(e -> e.values().get("volume").base())
+                        .sum(),
+                Mark.NOT_STARTED);
+    }
+
+    /** How one layer is mixed, or why that is not known. */
+    record MixReport(Optional<Batching> batching, String whyNot, Optional<FlakeSplit> split) {}
+}

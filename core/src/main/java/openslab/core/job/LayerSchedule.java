@@ -1,0 +1,65 @@
+package openslab.core.job;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import openslab.core.cure.CureTime;
+import openslab.core.product.Clock;
+import openslab.core.product.ProductSheet;
+import openslab.core.quantity.UnitSystem;
+
+/** When each layer starts, from what was logged, what was planned, and what the layer below allows. */
+final class LayerSchedule {
+    record Slot(LayerReport.Started started, Optional<Instant> start, List<LayerReport.TimedClock> clocks) {
+        Optional<Instant> at(Clock clock) {
+            return clocks.stream().filter(c -> c.clock() == clock).findFirst().flatMap(LayerReport.TimedClock::at);
+        }
+    }
+
+    private static final String NO_SLAB = "No slab temperature is known: read air and slab first.";
+
+    private LayerSchedule() {}
+
+    /** @param below the slot of the nearest liquid layer beneath, which a broadcast lies in and a coat waits for */
+    static Slot of(LayerChoice layer, Optional<Slot> below, ZoneFacts zone, UnitSystem system) {
+        Optional<Instant> coated = zone.newest(LogEntry.Kind.COAT, layer.id()).map(LogEntry::at);
+        if (coated.isPresent()) {
+            return slot(LayerReport.Started.COATED, coated, layer.sheet(), zone, system);
+        }
+        if (layer.plannedStart().isPresent()) {
+            return slot(LayerReport.Started.PLANNED, layer.plannedStart(), layer.sheet(), zone, system);
+        }
+        boolean broadcast = layer.sheet().broadcast().isPresent();
+        Optional<Instant> earliest = below.flatMap(b -> broadcast ? b.start() : b.at(Clock.RECOAT_OPENS));
+        var started = earliest.isPresent() ? LayerReport.Started.RECKONED : LayerReport.Started.UNKNOWN;
+        return slot(started, earliest, layer.sheet(), zone, system);
+    }
+
+    private static Slot slot(
+            LayerReport.Started started,
+            Optional<Instant> start,
+            ProductSheet sheet,
+            ZoneFacts zone,
+            UnitSystem system) {
+        if (sheet.broadcast().isPresent()) {
+            return new Slot(started, start, List.of());
+        }
+        List<LayerReport.TimedClock> clocks = Arrays.stream(Clock.values())
+                .filter(c -> sheet.curve(c).isPresent())
+                .map(clock -> clock(clock, start, sheet, zone, system))
+                .toList();
+        return new Slot(started, start, clocks);
+    }
+
+    private static LayerReport.TimedClock clock(
+            Clock clock, Optional<Instant> start, ProductSheet sheet, ZoneFacts zone, UnitSystem system) {
+        CureTime time = zone.slabC()
+                .map(c -> CureTime.of(sheet, clock, c, system))
+                .orElseGet(() -> new CureTime(clock, Optional.empty(), NO_SLAB));
+        Optional<Instant> at = start.flatMap(
+                from -> time.minutes().map(m -> from.plus(Duration.ofSeconds(Math.round(m.base() * 60)))));
+        return new LayerReport.TimedClock(clock, clock.label(), time, at);
+    }
+}

@@ -1,0 +1,105 @@
+package openslab.core.job;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import openslab.core.buildup.BuildUp;
+import openslab.core.cure.CureTime;
+import openslab.core.mix.Batching;
+import openslab.core.mix.FlakeSplit;
+import openslab.core.mix.TakeOff;
+import openslab.core.product.Clock;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.UnitSystem;
+
+/** Every layer of a zone reported from the slab upward, then marked from the top downward. */
+final class LayerStack {
+    private final ZoneFacts zone;
+    private final double areaM2;
+    private final UnitSystem system;
+    private Optional<LayerSchedule.Slot> below = Optional.empty();
+    private Optional<Figure> bays = Optional.empty();
+
+    private LayerStack(ZoneFacts zone, double areaM2, UnitSystem system) {
+        this.zone = zone;
+        this.areaM2 = areaM2;
+        this.system = system;
+    }
+
+    static List<LayerReport> of(ZoneFacts zone, BuildUp buildUp, double areaM2, UnitSystem system, Instant now) {
+        var stack = new LayerStack(zone, areaM2, system);
+        var reports = new ArrayList<LayerReport>();
+        for (int i = 0; i < zone.layers().size(); i++) {
+            reports.add(stack.next(zone.layers().get(i), buildUp.layers().get(i)));
+        }
+        return marked(reports, now);
+    }
+
+    private LayerReport next(LayerChoice choice, BuildUp.Layer layer) {
+        var sheet = choice.sheet();
+        LayerSchedule.Slot slot = LayerSchedule.of(choice, below, zone, system);
+        if (sheet.broadcast().isPresent()) {
+            var broadcast = sheet.broadcast().get();
+            TakeOff takeOff = TakeOff.of(areaM2, broadcast, sheet.kits(), zone.crew(), system);
+            var split = bays.map(n -> FlakeSplit.of(areaM2, broadcast, n, zone.crew(), system));
+            String whyNot = split.isPresent() ? "" : "The layer below has no batches yet to split it by.";
+            return LayerReport.of(
+                    choice, layer, takeOff, new LayerReport.MixReport(Optional.empty(), whyNot, split), slot, zone);
+        }
+        var liquid = sheet.liquid().orElseThrow();
+        TakeOff takeOff = TakeOff.of(areaM2, liquid, sheet.kits(), zone.crew(), system);
+        Optional<CureTime> life = zone.slabC().map(c -> CureTime.of(sheet, Clock.POT_LIFE, c, system));
+        Optional<Batching> batching = life.flatMap(CureTime::minutes)
+                .map(minutes -> Batching.plan(areaM2, liquid, minutes, zone.crew(), system));
+        String whyNot = batching.isPresent()
+                ? ""
+                : life.map(CureTime::whyNot).orElse("No slab temperature is known: read air and slab first.");
+        below = Optional.of(slot);
+        bays = batching.map(Batching::count);
+        return LayerReport.of(
+                choice, layer, takeOff, new LayerReport.MixReport(batching, whyNot, Optional.empty()), slot, zone);
+    }
+
+    private static List<LayerReport> marked(List<LayerReport> reports, Instant now) {
+        var marked = new ArrayList<LayerReport>();
+        for (int i = 0; i < reports.size(); i++) {
+            LayerReport layer = reports.get(i);
+            if (layer.isBroadcast()) {
+                boolean thrown = layer.coated() && !marked.isEmpty();
+                marked.add(layer.marked(thrown ? marked.get(i - 1).mark() : Mark.NOT_STARTED));
+            } else {
+                Optional<LayerReport> above = reports.subList(i + 1, reports.size()).stream()
+                        .filter(r -> !r.isBroadcast())
+                        .findFirst();
+                marked.add(layer.marked(mark(layer, above, now)));
+            }
+        }
+        return List.copyOf(marked);
+    }
+
+    private static Mark mark(LayerReport layer, Optional<LayerReport> above, Instant now) {
+        if (!layer.coated()) {
+            return Mark.NOT_STARTED;
+        }
+        if (above.isPresent()) {
+            return above.get().coated() ? Mark.DONE : beforeNextCoat(layer, now);
+        }
+        if (runningAt(layer, Clock.LIGHT_FOOT, now)) {
+            return Mark.WET;
+        }
+        return runningAt(layer, Clock.FULL_CURE, now) ? Mark.CURING : Mark.DONE;
+    }
+
+    private static Mark beforeNextCoat(LayerReport layer, Instant now) {
+        if (runningAt(layer, Clock.RECOAT_OPENS, now)) {
+            return Mark.WET;
+        }
+        return runningAt(layer, Clock.RECOAT_CLOSES, now) ? Mark.WINDOW_OPEN : Mark.OVERDUE;
+    }
+
+    /** Not yet over; a clock whose time is not known counts as running, since nobody may rely on it. */
+    private static boolean runningAt(LayerReport layer, Clock clock, Instant now) {
+        return layer.at(clock).map(now::isBefore).orElse(true);
+    }
+}

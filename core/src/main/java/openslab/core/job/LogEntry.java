@@ -1,0 +1,44 @@
+package openslab.core.job;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import openslab.core.quantity.Unit;
+import openslab.core.survey.Field;
+import openslab.core.survey.Value;
+
+/**
+ * One thing that happened, never changed afterwards. A mistake is struck by a later entry, and stays readable.
+ *
+ * @param key made by whoever sent it, so that a tap sent twice is stored once
+ * @param subject what it is about: a test method, a gate, a layer, or the key of the entry struck; empty for a note
+ * @param place where on the floor; empty where it speaks for the whole zone
+ * @param at when it happened
+ */
+public record LogEntry(
+        String key,
+        Kind kind,
+        String subject,
+        String place,
+        Instant at,
+        String by,
+        String note,
+        Map<String, Value> values) {
+    public enum Kind {
+        READING,
+        GATE,
+        BATCH,
+        COAT,
+        NOTE,
+        STRIKE
+    }
+
+    /** What is keyed in with a batch that was mixed. */
+    public static final List<Field> BATCH_FIELDS = List.of(
+            Field.quantity("volume", "Mixed", Unit.GALLON, Unit.LITRE, 0.01, 1000, "A and B together"),
+            Field.quantity("area", "Spread over", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.1, 100_000, ""));
+
+    public LogEntry {
+        values = Map.copyOf(values);
+    }
+}

@@ -1,0 +1,24 @@
+package openslab.core.job;
+
+/**
+ * One door of the core sample.
+ *
+ * @param id {@code slab}, {@code prep}, {@code service}, or a layer's id
+ * @param detail the true figure beside it
+ * @param filmUm what is drawn, on a compressed scale; 0 where nothing is built up
+ */
+public record Stratum(String id, Kind kind, String title, String detail, Mark mark, String word, double filmUm) {
+    public enum Kind {
+        SLAB,
+        PREP,
+        PRIMER,
+        BODY,
+        BROADCAST,
+        CLEAR,
+        SERVICE
+    }
+
+    static Stratum of(String id, Kind kind, String title, String detail, Mark mark, double filmUm) {
+        return new Stratum(id, kind, title, detail, mark, mark.word(), filmUm);
+    }
+}

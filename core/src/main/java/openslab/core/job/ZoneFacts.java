@@ -1,0 +1,72 @@
+package openslab.core.job;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import openslab.core.floor.Shape;
+import openslab.core.mix.Crew;
+import openslab.core.prep.SiteLimits;
+import openslab.core.product.Exposure;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Survey;
+import openslab.core.survey.method.Climate;
+
+/**
+ * What is known of a zone, and what was chosen for it.
+ *
+ * @param planSlabC the slab temperature to plan with; the newest reading where nobody set one
+ * @param layers from the slab upward
+ * @param log oldest first, struck entries and their strikes included
+ */
+public record ZoneFacts(
+        String id,
+        String name,
+        Shape shape,
+        Exposure exposure,
+        SiteLimits site,
+        Crew crew,
+        Optional<Double> planSlabC,
+        List<LayerChoice> layers,
+        List<LogEntry> log) {
+
+    public ZoneFacts {
+        layers = List.copyOf(layers);
+        log = List.copyOf(log);
+    }
+
+    /** The log without what was struck, and without the strikes. */
+    public List<LogEntry> standing() {
+        Set<String> struck = log.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.STRIKE)
+                .map(LogEntry::subject)
+                .collect(Collectors.toSet());
+        return log.stream()
+                .filter(e -> e.kind() != LogEntry.Kind.STRIKE && !struck.contains(e.key()))
+                .toList();
+    }
+
+    public List<LogEntry> standing(LogEntry.Kind kind, String subject) {
+        return standing().stream()
+                .filter(e -> e.kind() == kind && e.subject().equals(subject))
+                .toList();
+    }
+
+    /** The newest standing entry of its kind about {@code subject}. */
+    public Optional<LogEntry> newest(LogEntry.Kind kind, String subject) {
+        return standing(kind, subject).stream().max(Comparator.comparing(LogEntry::at));
+    }
+
+    public Survey survey() {
+        return new Survey(standing().stream()
+                .filter(e -> e.kind() == LogEntry.Kind.READING)
+                .map(e -> new Reading(e.key(), e.subject(), e.place(), e.at(), e.by(), e.values()))
+                .toList());
+    }
+
+    /** The slab's temperature to plan with, °C. */
+    public Optional<Double> slabC() {
+        return planSlabC.or(() -> survey().newest(Climate.ID).map(r -> r.number("slab")));
+    }
+}

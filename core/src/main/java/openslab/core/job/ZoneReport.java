@@ -1,0 +1,117 @@
+package openslab.core.job;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import openslab.core.buildup.BuildUp;
+import openslab.core.floor.Outline;
+import openslab.core.floor.Shape;
+import openslab.core.prep.ProfileNeed;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Limits;
+import openslab.core.survey.Site;
+import openslab.core.survey.Survey;
+import openslab.core.survey.Verdict;
+
+/** Everything that follows from a zone's facts at one moment. */
+public record ZoneReport(
+        String id,
+        String name,
+        Outline outline,
+        List<Shape.Side> sides,
+        Figure area,
+        Figure perimeter,
+        Optional<Limits> limits,
+        Survey.Judgement survey,
+        PrepReport prep,
+        Figure totalDry,
+        List<LayerReport> layers,
+        ServiceReport service,
+        List<Stratum> strata,
+        List<RunningClock> clocks,
+        RunningClock.Next next) {
+
+    /** @param where the floor's time zone, in which months are counted */
+    public static ZoneReport of(ZoneFacts zone, UnitSystem system, ZoneId where, Instant now) {
+        Figure area = zone.shape().area(system);
+        BuildUp buildUp =
+                BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system);
+        Optional<Limits> limits = buildUp.limits();
+        Survey survey = zone.survey();
+        Survey.Judgement judged = limits.map(l -> survey.judge(new Site(l, area.base(), system, now)))
+                .orElseGet(ZoneReport::nothingChosen);
+        ProfileNeed need = buildUp.profileNeed();
+        PrepReport prep = PrepReport.of(zone, need, buildUp.profileByThickness());
+        List<LayerReport> layers = LayerStack.of(zone, buildUp, area.base(), system, now);
+        Optional<LayerReport> top =
+                layers.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b);
+        ServiceReport service = ServiceReport.of(top, zone.exposure(), where, system, now);
+        return new ZoneReport(
+                zone.id(),
+                zone.name(),
+                zone.shape().outline(),
+                zone.shape().sides(),
+                area,
+                zone.shape().perimeter(system),
+                limits,
+                judged,
+                prep,
+                buildUp.totalDry(),
+                layers,
+                service,
+                strata(judged, prep, layers, service),
+                DayLine.clocks(survey, judged, layers, zone),
+                DayLine.next(judged, prep, layers, service, now));
+    }
+
+    private static Survey.Judgement nothingChosen() {
+        Finding finding = Finding.of("build-up")
+                .measured("no build-up chosen")
+                .needed("a build-up whose sheets state limits", Source.ours("a verdict is given for a build-up"))
+                .hold(
+                        "no build-up chosen",
+                        "Whether a slab may be coated depends on what goes on it.",
+                        "Choose the layers, then this survey is judged against their sheets.");
+        return new Survey.Judgement(
+                Verdict.HOLD, "No build-up is chosen.", List.of(finding), List.of(), List.of(), Optional.empty());
+    }
+
+    private static List<Stratum> strata(
+            Survey.Judgement judged, PrepReport prep, List<LayerReport> layers, ServiceReport service) {
+        var strata = new ArrayList<Stratum>();
+        long reasons = judged.findings().stream()
+                .filter(f -> f.verdict() == judged.verdict() && f.verdict() != Verdict.GO)
+                .count();
+        String why = reasons == 0 ? "tested enough" : reasons == 1 ? "1 reason" : reasons + " reasons";
+        strata.add(Stratum.of("slab", Stratum.Kind.SLAB, "Slab", why, Mark.of(judged.verdict()), 0));
+        strata.add(Stratum.of("prep", Stratum.Kind.PREP, "Preparation", prepDetail(prep), prep.mark(), 0));
+        for (LayerReport layer : layers) {
+            String detail = layer.dry().map(Figure::text).orElseGet(() -> layer.sheet()
+                    .broadcast()
+                    .map(b -> layer.takeOff().amount().text())
+                    .orElse(""));
+            strata.add(Stratum.of(
+                    layer.id(),
+                    Stratum.Kind.valueOf(layer.sheet().role().name()),
+                    layer.sheet().role().label(),
+                    detail,
+                    layer.mark(),
+                    layer.dry().map(Figure::base).orElse(0.0)));
+        }
+        String due = service.reseal().isPresent()
+                ? "reseal " + service.reseal().get().interval().text()
+                : "";
+        strata.add(Stratum.of("service", Stratum.Kind.SERVICE, "In service", due, service.mark(), 0));
+        return List.copyOf(strata);
+    }
+
+    private static String prepDetail(PrepReport prep) {
+        return prep.method().isEmpty() ? "no method fits" : prep.title().toLowerCase(Locale.ROOT) + ", " + prep.need();
+    }
+}

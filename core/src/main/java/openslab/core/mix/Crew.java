@@ -1,0 +1,24 @@
+package openslab.core.mix;
+
+import openslab.core.quantity.Require;
+
+/**
+ * How this crew works.
+ *
+ * @param paceM2PerMin area covered from bucket to back-rolled, m²/min
+ * @param potLifeShare how much of the pot life the crew plans to use, 0–1
+ * @param allowance what is bought and mixed on top of the bare arithmetic, 0.1 for a tenth
+ */
+public record Crew(double paceM2PerMin, double potLifeShare, double allowance) {
+    /** OURS: 500 ft² inside 45 min is about 11 ft²/min; four fifths of the pot life leaves time for the last wall. */
+    public static final Crew DEFAULT = new Crew(1.0, 0.8, 0.1);
+
+    public Crew {
+        Require.positive(paceM2PerMin, "pace");
+        Require.that(
+                potLifeShare > 0 && potLifeShare <= 1,
+                "share of the pot life must be above 0 and at most 1, got %s",
+                potLifeShare);
+        Require.that(allowance >= 0 && allowance <= 1, "allowance must be from 0 to 1, got %s", allowance);
+    }
+}

@@ -1,0 +1,69 @@
+package openslab.core.mix;
+
+import java.util.List;
+import java.util.Optional;
+import openslab.core.product.Broadcast;
+import openslab.core.product.Kit;
+import openslab.core.product.Liquid;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
+
+/**
+ * How much of one product a zone takes, and what to buy.
+ *
+ * @param amount litres or kilograms, allowance included
+ * @param cover empty when the sheet lists no kit
+ * @param leftover what the kits hold beyond the amount
+ */
+public record TakeOff(Figure amount, Optional<KitCover> cover, Optional<Figure> leftover) {
+    private static final Source GEOMETRY = Source.arithmetic("area over spread rate, and the allowance on top");
+
+    public static TakeOff of(double areaM2, Liquid liquid, List<Kit> kits, Crew crew, UnitSystem system) {
+        return bought(volume(areaM2, liquid, crew, system), kits, Unit.LITRE, system);
+    }
+
+    public static TakeOff of(double areaM2, Broadcast broadcast, List<Kit> kits, Crew crew, UnitSystem system) {
+        return bought(mass(areaM2, broadcast, crew, system), kits, Unit.KILOGRAM, system);
+    }
+
+    /** Mixed litres for {@code areaM2}: area / spread · (1 + allowance). */
+    static Figure volume(double areaM2, Liquid liquid, Crew crew, UnitSystem system) {
+        var w = new Worksheet(system);
+        w.given("A", "area", areaM2, Unit.SQUARE_METRE);
+        w.given("s", "spread rate of one coat", liquid.spreadM2PerL(), Unit.SQUARE_METRE_PER_LITRE);
+        w.given("w", "allowance on top", crew.allowance(), Unit.ONE);
+        double litres = areaM2 / liquid.spreadM2PerL() * (1 + crew.allowance());
+        return w.figure("mixed volume", "V", "A/s·(1+w)", litres, Unit.LITRE, GEOMETRY);
+    }
+
+    /** Kilograms thrown on {@code areaM2}. */
+    static Figure mass(double areaM2, Broadcast broadcast, Crew crew, UnitSystem system) {
+        var w = new Worksheet(system);
+        w.given("A", "area", areaM2, Unit.SQUARE_METRE);
+        w.given("q", "broadcast on the floor", broadcast.kgPerM2(), Unit.KILOGRAM_PER_SQUARE_METRE);
+        w.given("w", "allowance on top", crew.allowance(), Unit.ONE);
+        double kg = areaM2 * broadcast.kgPerM2() * (1 + crew.allowance());
+        return w.figure("broadcast", "m", "A·q·(1+w)", kg, Unit.KILOGRAM, GEOMETRY);
+    }
+
+    private static TakeOff bought(Figure amount, List<Kit> kits, Unit unit, UnitSystem system) {
+        if (kits.isEmpty()) {
+            return new TakeOff(amount, Optional.empty(), Optional.empty());
+        }
+        KitCover cover = KitCover.of(amount.value(), kits);
+        var w = new Worksheet(system);
+        w.given("K", "all kits bought", cover.size(), unit);
+        w.from("V", amount);
+        Figure over = w.figure(
+                "left over",
+                "r",
+                "K-V",
+                cover.size() - amount.value(),
+                unit,
+                Source.arithmetic("cheapest whole kits that hold enough, sizes as on the sheet"));
+        return new TakeOff(amount, Optional.of(cover), Optional.of(over));
+    }
+}

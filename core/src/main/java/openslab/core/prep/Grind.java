@@ -1,0 +1,92 @@
+package openslab.core.prep;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** Diamond grinding: takes films off and opens the cap to about CSP 3. */
+final class Grind implements PrepMethod {
+    private static final int REACHES = 3;
+    private static final String SILICA =
+            "Silica: shroud and vacuum with at least 25 cfm per inch of wheel, 99 % filter; indoors empty loose dust by HEPA vacuum"
+                    + " between passes. Hand grinding indoors over 4 h a shift asks for a respirator, APF 10 (OSHA 29 CFR 1926.1153 Table 1,"
+                    + " from memory; local rules decide).";
+
+    @Override
+    public String id() {
+        return "grind";
+    }
+
+    @Override
+    public String title() {
+        return "Grind";
+    }
+
+    @Override
+    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
+        var reasons = new ArrayList<String>();
+        if (!condition.known()) {
+            reasons.add("It is not known what is on the floor; grinding smears oil in.");
+        }
+        if (Condition.isYes(condition.oil())) {
+            reasons.add("Oil is on the floor; grinding smears it in.");
+        }
+        if (need.min() > REACHES) {
+            reasons.add("It opens concrete to about CSP " + REACHES + "; this build-up asks for " + need.text()
+                    + ": shot-blast or scarify (ICRI 310.2R, from memory).");
+        }
+        if (!site.dust()) {
+            reasons.add("The place does not allow it: dust or noise.");
+        }
+        return reasons;
+    }
+
+    @Override
+    public String because(Condition condition, ProfileNeed need) {
+        if (Condition.isYes(condition.sealer()) || Condition.isYes(condition.coating())) {
+            return "There is a film on the floor: any film under a bonded system is ground off.";
+        }
+        return "It takes off whatever is on the cap and opens the concrete to " + need.text() + " without wetting it.";
+    }
+
+    @Override
+    public List<Step> steps(Condition condition, ProfileNeed need) {
+        var steps = new ArrayList<Step>();
+        steps.add(Step.of(
+                "Clear, sweep and vacuum",
+                "Mark nails, bolts, drains and every joint.",
+                "A bolt ruins a set of diamonds, and a joint not marked is a joint buried."));
+        if (Condition.isYes(condition.hollow())) {
+            steps.add(Step.of(
+                    "Cut out hollow places",
+                    "Break out to sound concrete and patch.",
+                    "A drummy layer lets go later and takes the floor with it."));
+        }
+        steps.add(Step.of(
+                        "Grind the edges by hand",
+                        "Walls, columns and doorways, to the line the machine will meet.",
+                        "The machine does not reach them, and edges peel first.")
+                .careful(SILICA));
+        steps.add(Step.of(
+                        "Grind the field",
+                        "Go on past any film until the aggregate shows, even in colour, passes crossing.",
+                        "The cap is weak and closed; the film has to hold in the concrete below it.")
+                .careful("The machine pulls: a trained hand on it, hearing protection. " + SILICA)
+                .until(Gate.profile(need)));
+        steps.add(Step.of(
+                        "Vacuum, then rub",
+                        "Fingers across the dry floor, at edges and in the middle.",
+                        "Dust is a release layer.")
+                .until(Gate.rub()));
+        steps.add(Step.of(
+                        "Drop water once more",
+                        "At the places that were tested before, and where a film was taken off.",
+                        "It proves that the pores are open and nothing was missed.")
+                .until(Gate.soaks()));
+        steps.add(Step.of(
+                        "Dry, and vacuum again right before coating",
+                        "Edges, joints, doorways.",
+                        "Wind and boots bring it back.")
+                .until(Gate.noDust()));
+        return steps;
+    }
+}

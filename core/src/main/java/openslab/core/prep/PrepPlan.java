@@ -1,0 +1,44 @@
+package openslab.core.prep;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The method for a zone, or none with every reason why not.
+ *
+ * @param method empty when every method is refused
+ */
+public record PrepPlan(
+        ProfileNeed need, Optional<PrepMethod> method, String because, List<Step> steps, List<Refused> refused) {
+    /** A method that cannot be used here, and each reason. */
+    public record Refused(String method, String title, List<String> reasons) {}
+
+    public static PrepPlan choose(Condition condition, ProfileNeed need, SiteLimits site) {
+        var refused = new ArrayList<Refused>();
+        PrepMethod chosen = null;
+        for (PrepMethod method : PrepMethods.ALL) {
+            List<String> reasons = method.refusals(condition, need, site);
+            if (!reasons.isEmpty()) {
+                refused.add(new Refused(method.id(), method.title(), reasons));
+            } else if (chosen == null) {
+                chosen = method;
+            } else {
+                refused.add(new Refused(
+                        method.id(),
+                        method.title(),
+                        List.of(chosen.title() + " or " + method.title().toLowerCase(java.util.Locale.ROOT)
+                                + ", never both for one coat.")));
+            }
+        }
+        if (chosen == null) {
+            return new PrepPlan(need, Optional.empty(), "Every method is refused here; see why.", List.of(), refused);
+        }
+        return new PrepPlan(
+                need, Optional.of(chosen), chosen.because(condition, need), chosen.steps(condition, need), refused);
+    }
+
+    public List<Gate> gates() {
+        return Step.gatesOf(steps);
+    }
+}

@@ -1,0 +1,16 @@
+package openslab.core.product;
+
+import openslab.core.quantity.Require;
+
+/**
+ * A size on sale.
+ *
+ * @param size litres for a liquid, kilograms for a broadcast: what the label says it holds, not the nominal can
+ * @param priceCents hundredths of the shop's money
+ */
+public record Kit(String label, double size, long priceCents) {
+    public Kit {
+        Require.positive(size, "kit size");
+        Require.that(priceCents >= 0, "price must be 0 or more, got %s", priceCents);
+    }
+}

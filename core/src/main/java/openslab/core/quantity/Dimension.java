@@ -1,0 +1,21 @@
+package openslab.core.quantity;
+
+/** What kind of quantity a figure is; each has one base unit, in which the core computes and the store keeps it. */
+public enum Dimension {
+    LENGTH,
+    AREA,
+    VOLUME,
+    MASS,
+    FILM,
+    TEMPERATURE,
+    TEMPERATURE_DIFFERENCE,
+    SPREAD,
+    DENSITY,
+    MASS_PER_AREA,
+    PACE,
+    TIME,
+    PERCENT,
+    EMISSION,
+    NUMBER,
+    MONEY
+}

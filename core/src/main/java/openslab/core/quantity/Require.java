@@ -1,0 +1,24 @@
+package openslab.core.quantity;
+
+import java.util.Locale;
+
+/** Guards that state what must hold, so that NaN fails too. */
+public final class Require {
+    private Require() {}
+
+    /**
+     * @param template a sentence "subject must rule, got %s"
+     * @throws IllegalArgumentException with the filled sentence when {@code holds} is false
+     */
+    public static void that(boolean holds, String template, Object... args) {
+        if (!holds) {
+            throw new IllegalArgumentException(String.format(Locale.ROOT, template, args));
+        }
+    }
+
+    /** Finite and above zero. */
+    public static double positive(double value, String what) {
+        that(value > 0 && value < Double.POSITIVE_INFINITY, "%s must be above 0, got %s", what, value);
+        return value;
+    }
+}

@@ -1,0 +1,77 @@
+package openslab.core.quantity;
+
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
+
+/** Numbers as a person reads them: half-up, thousands set apart by a thin space, a real minus sign. */
+public final class Show {
+    private static final char THIN = '\u202f';
+    private static final char MINUS = '\u2212';
+    private static final int WORKING_DIGITS = 7;
+
+    private Show() {}
+
+    /** {@code base} (in the base unit of {@code unit}'s dimension) as "1 148 ft²". */
+    public static String in(Unit unit, double base) {
+        return in(unit, base, unit.decimals());
+    }
+
+    public static String in(Unit unit, double base, int decimals) {
+        return withUnit(number(unit.fromBase(base), decimals), unit);
+    }
+
+    /** {@code base} in the unit that {@code system} reads {@code dimension} in. */
+    public static String in(UnitSystem system, Dimension dimension, double base) {
+        return in(Unit.of(dimension, system), base);
+    }
+
+    /** Fixed decimals. */
+    public static String number(double value, int decimals) {
+        if (!Double.isFinite(value)) {
+            return "—";
+        }
+        return grouped(BigDecimal.valueOf(value)
+                .setScale(decimals, RoundingMode.HALF_UP)
+                .toPlainString());
+    }
+
+    /** Seven significant digits, no trailing zeros: enough for a pocket calculator to agree with the answer. */
+    static String exact(double value) {
+        if (value == Math.rint(value) && Math.abs(value) < 1e15) {
+            return grouped(Long.toString((long) value));
+        }
+        if (!Double.isFinite(value)) {
+            return "—";
+        }
+        return grouped(BigDecimal.valueOf(value)
+                .round(new MathContext(WORKING_DIGITS, RoundingMode.HALF_UP))
+                .stripTrailingZeros()
+                .toPlainString());
+    }
+
+    static String withUnit(String number, Unit unit) {
+        if (unit.symbol().isEmpty()) {
+            return number;
+        }
+        return number + '\u00a0' + unit.symbol();
+    }
+
+    private static String grouped(String plain) {
+        boolean negative = plain.startsWith("-") && plain.chars().anyMatch(c -> c >= '1' && c <= '9');
+        String bare = plain.startsWith("-") ? plain.substring(1) : plain;
+        int dot = bare.indexOf('.');
+        int end = dot < 0 ? bare.length() : dot;
+        var out = new StringBuilder(bare.length() + 4);
+        if (negative) {
+            out.append(MINUS);
+        }
+        for (int i = 0; i < bare.length(); i++) {
+            if (i > 0 && i < end && (end - i) % 3 == 0 && end > 4) {
+                out.append(THIN);
+            }
+            out.append(bare.charAt(i));
+        }
+        return out.toString();
+    }
+}

@@ -1,0 +1,162 @@
+package openslab.core.quantity;
+
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * A unit: how it is written, what it measures, and how it reaches the base unit of its dimension. US units are exact by
+ * definition: the international foot is 0.3048 m, the avoirdupois pound 0.45359237 kg, the US gallon 231 in³ (NIST
+ * Handbook 44, Appendix C; from memory).
+ */
+public enum Unit {
+    METRE("m", Dimension.LENGTH, 1, 3, "m", "metre", "metres", "meter", "meters"),
+    CENTIMETRE("cm", Dimension.LENGTH, 0.01, 1, "cm"),
+    MILLIMETRE("mm", Dimension.LENGTH, 0.001, 0, "mm"),
+    FOOT("ft", Dimension.LENGTH, 0.3048, 2, "ft", "feet", "foot", "'"),
+    INCH("in", Dimension.LENGTH, 0.0254, 2, "in", "inch", "inches", "\""),
+    SQUARE_METRE("m²", Dimension.AREA, 1, 2, "m²", "m2", "sqm"),
+    SQUARE_FOOT("ft²", Dimension.AREA, 0.3048 * 0.3048, 0, "ft²", "ft2", "sqft"),
+    LITRE("L", Dimension.VOLUME, 1, 2, "l", "litre", "litres", "liter", "liters"),
+    MILLILITRE("mL", Dimension.VOLUME, 0.001, 0, "ml"),
+    GALLON("gal", Dimension.VOLUME, 3.785411784, 2, "gal", "gallon", "gallons"),
+    QUART("qt", Dimension.VOLUME, 3.785411784 / 4, 2, "qt", "quart", "quarts"),
+    FLUID_OUNCE("fl oz", Dimension.VOLUME, 3.785411784 / 128, 1, "floz", "fl oz"),
+    KILOGRAM("kg", Dimension.MASS, 1, 2, "kg"),
+    GRAM("g", Dimension.MASS, 0.001, 2, "g", "gram", "grams"),
+    POUND("lb", Dimension.MASS, 0.45359237, 2, "lb", "lbs"),
+    MICROMETRE("µm", Dimension.FILM, 1, 0, "µm", "um", "μm", "micron", "microns"),
+    MIL("mil", Dimension.FILM, 25.4, 1, "mil", "mils"),
+    CELSIUS("°C", Dimension.TEMPERATURE, 1, 1, "°c", "c"),
+    FAHRENHEIT("°F", Dimension.TEMPERATURE, 5.0 / 9, 1, "°f", "f") {
+        @Override
+        public double toBase(double value) {
+            return (value - 32) / 1.8;
+        }
+
+        @Override
+        public double fromBase(double base) {
+            return base * 1.8 + 32;
+        }
+    },
+    KELVIN("K", Dimension.TEMPERATURE_DIFFERENCE, 1, 1, "k", "°c"),
+    FAHRENHEIT_DEGREE("°F", Dimension.TEMPERATURE_DIFFERENCE, 5.0 / 9, 1, "°f", "f"),
+    SQUARE_METRE_PER_LITRE("m²/L", Dimension.SPREAD, 1, 2, "m²/l", "m2/l"),
+    SQUARE_FOOT_PER_GALLON("ft²/gal", Dimension.SPREAD, 0.3048 * 0.3048 / 3.785411784, 0, "ft²/gal", "ft2/gal"),
+    KILOGRAM_PER_LITRE("kg/L", Dimension.DENSITY, 1, 3, "kg/l"),
+    GRAM_PER_LITRE("g/L", Dimension.DENSITY, 0.001, 0, "g/l"),
+    POUND_PER_GALLON("lb/gal", Dimension.DENSITY, 0.45359237 / 3.785411784, 2, "lb/gal"),
+    KILOGRAM_PER_SQUARE_METRE("kg/m²", Dimension.MASS_PER_AREA, 1, 2, "kg/m²", "kg/m2"),
+    POUND_PER_SQUARE_FOOT("lb/ft²", Dimension.MASS_PER_AREA, 0.45359237 / 0.09290304, 3, "lb/ft²", "lb/ft2"),
+    SQUARE_METRE_PER_MINUTE("m²/min", Dimension.PACE, 1, 2, "m²/min", "m2/min"),
+    SQUARE_FOOT_PER_MINUTE("ft²/min", Dimension.PACE, 0.09290304, 1, "ft²/min", "ft2/min"),
+    MINUTE("min", Dimension.TIME, 1, 0, "min", "minute", "minutes"),
+    HOUR("h", Dimension.TIME, 60, 1, "h", "hour", "hours", "hr"),
+    DAY("d", Dimension.TIME, 1440, 1, "d", "day", "days"),
+    YEAR("a", Dimension.TIME, 525_960, 1, "a", "year", "years"),
+    PERCENT("%", Dimension.PERCENT, 1, 0, "%"),
+    MVER("lb/1000 ft²/24 h", Dimension.EMISSION, 1, 2, "lb"),
+    ONE("", Dimension.NUMBER, 1, 2),
+    MONEY("", Dimension.MONEY, 1, 2);
+
+    private final String symbol;
+    private final Dimension dimension;
+    private final double factor;
+    private final int decimals;
+    private final List<String> spellings;
+
+    Unit(String symbol, Dimension dimension, double factor, int decimals, String... spellings) {
+        this.symbol = symbol;
+        this.dimension = dimension;
+        this.factor = factor;
+        this.decimals = decimals;
+        this.spellings = List.of(spellings);
+    }
+
+    public String symbol() {
+        return symbol;
+    }
+
+    public Dimension dimension() {
+        return dimension;
+    }
+
+    /** How many decimals a person reads this unit with. */
+    public int decimals() {
+        return decimals;
+    }
+
+    public double toBase(double value) {
+        return value * factor;
+    }
+
+    public double fromBase(double base) {
+        return base / factor;
+    }
+
+    /** Lower case, straight quotes, plain spaces and minus: how spellings are compared. */
+    static String plain(String raw) {
+        return raw.strip()
+                .toLowerCase(Locale.ROOT)
+                .replace('\u2032', '\'')
+                .replace('\u2019', '\'')
+                .replace('\u2033', '"')
+                .replace('\u201d', '"')
+                .replace('\u2212', '-')
+                .replace('\u03bc', '\u00b5')
+                .replaceAll("[\\s\u00a0\u202f]+", " ");
+    }
+
+    /** The unit a person writes in this way, or null when nobody writes it so for this dimension. */
+    static Unit spelt(String plain, Dimension dimension) {
+        return Arrays.stream(values())
+                .filter(u -> u.dimension == dimension && u.spellings.contains(plain))
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** The longest spelling of a unit of {@code dimension} that {@code plain} begins with; empty when none does. */
+    static String longestSpelling(String plain, Dimension dimension) {
+        return Arrays.stream(values())
+                .filter(u -> u.dimension == dimension)
+                .flatMap(u -> u.spellings.stream())
+                .filter(plain::startsWith)
+                .max(Comparator.comparingInt(String::length))
+                .orElse("");
+    }
+
+    /** The unit in which {@code system} reads {@code dimension}; where both read alike, the same one. */
+    public static Unit of(Dimension dimension, UnitSystem system) {
+        boolean us = system == UnitSystem.US;
+        return switch (dimension) {
+            case LENGTH -> us ? FOOT : METRE;
+            case AREA -> us ? SQUARE_FOOT : SQUARE_METRE;
+            case VOLUME -> us ? GALLON : LITRE;
+            case MASS -> us ? POUND : KILOGRAM;
+            case FILM -> us ? MIL : MICROMETRE;
+            case TEMPERATURE -> us ? FAHRENHEIT : CELSIUS;
+            case TEMPERATURE_DIFFERENCE -> us ? FAHRENHEIT_DEGREE : KELVIN;
+            case SPREAD -> us ? SQUARE_FOOT_PER_GALLON : SQUARE_METRE_PER_LITRE;
+            case DENSITY -> us ? POUND_PER_GALLON : KILOGRAM_PER_LITRE;
+            case MASS_PER_AREA -> us ? POUND_PER_SQUARE_FOOT : KILOGRAM_PER_SQUARE_METRE;
+            case PACE -> us ? SQUARE_FOOT_PER_MINUTE : SQUARE_METRE_PER_MINUTE;
+            case TIME -> HOUR;
+            case PERCENT -> PERCENT;
+            case EMISSION -> MVER;
+            case NUMBER -> ONE;
+            case MONEY -> MONEY;
+        };
+    }
+
+    /** The unit that shows {@code other}'s quantity to a reader of {@code system}: small lengths stay small. */
+    static Unit counterpart(Unit other, UnitSystem system) {
+        boolean us = system == UnitSystem.US;
+        return switch (other) {
+            case CENTIMETRE, MILLIMETRE, INCH -> us ? INCH : MILLIMETRE;
+            case MILLILITRE, FLUID_OUNCE -> us ? FLUID_OUNCE : MILLILITRE;
+            case GRAM, MINUTE, HOUR, DAY, YEAR -> other;
+            default -> of(other.dimension, system);
+        };
+    }
+}

@@ -1,0 +1,59 @@
+package openslab.core.survey;
+
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import openslab.core.quantity.Source;
+
+/**
+ * What a build-up asks of the slab and the air. Carried by product sheets, which beat any default here.
+ *
+ * @param mverMaxLb lb/(1000 ft²·24 h)
+ * @param slabRhMaxPct in-slab relative humidity
+ * @param dewMarginK slab above dew point, kelvins
+ * @param minAgeDays age of the concrete
+ * @param cspMin lowest concrete surface profile, 1–10
+ * @param sheet whose limits these are
+ */
+public record Limits(
+        double mverMaxLb,
+        double slabRhMaxPct,
+        double phMin,
+        double phMax,
+        double slabMinC,
+        double slabMaxC,
+        double airRhMaxPct,
+        double dewMarginK,
+        double minAgeDays,
+        int cspMin,
+        int cspMax,
+        String sheet) {
+
+    /** What holds for every sheet in the build-up at once. */
+    public static Limits strictest(List<Limits> all, String sheet) {
+        return new Limits(
+                least(all, Limits::mverMaxLb),
+                least(all, Limits::slabRhMaxPct),
+                most(all, Limits::phMin),
+                least(all, Limits::phMax),
+                most(all, Limits::slabMinC),
+                least(all, Limits::slabMaxC),
+                least(all, Limits::airRhMaxPct),
+                most(all, Limits::dewMarginK),
+                most(all, Limits::minAgeDays),
+                (int) most(all, Limits::cspMin),
+                (int) least(all, Limits::cspMax),
+                sheet);
+    }
+
+    public Source source() {
+        return Source.sheet(sheet);
+    }
+
+    private static double least(List<Limits> all, ToDoubleFunction<Limits> of) {
+        return all.stream().mapToDouble(of).min().orElseThrow();
+    }
+
+    private static double most(List<Limits> all, ToDoubleFunction<Limits> of) {
+        return all.stream().mapToDouble(of).max().orElseThrow();
+    }
+}

@@ -1,0 +1,7 @@
+package openslab.core.survey;
+
+import java.time.Instant;
+import openslab.core.quantity.UnitSystem;
+
+/** What a reading is judged against. */
+public record Site(Limits limits, double areaM2, UnitSystem units, Instant now) {}

@@ -1,0 +1,144 @@
+package openslab.core.survey;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import openslab.core.quantity.Figure;
+
+/** All that was found on a zone, and what it adds up to. */
+public record Survey(List<Reading> readings) {
+    /**
+     * @param needed how many the area needs, with its working; 0 value never occurs
+     * @param taken readings that count, one per place
+     * @param verdict the worst word of this method's findings
+     */
+    public record Tally(String method, String title, boolean required, Figure needed, int taken, Verdict verdict) {}
+
+    /**
+     * One reading as the survey table shows it.
+     *
+     * @param superseded a newer reading at the same place speaks instead
+     */
+    public record Entry(Reading reading, String title, String found, Verdict verdict, boolean superseded) {}
+
+    /**
+     * @param summary why, in a sentence
+     * @param earliestAnswer when the last of the waits ends, where waiting is all that is missing somewhere
+     */
+    public record Judgement(
+            Verdict verdict,
+            String summary,
+            List<Finding> findings,
+            List<Tally> tallies,
+            List<Entry> entries,
+            Optional<Instant> earliestAnswer) {}
+
+    private static final int BRIEFS_IN_SUMMARY = 3;
+
+    public Survey {
+        readings = List.copyOf(readings);
+    }
+
+    /** The newest reading by {@code method}, wherever it was taken. */
+    public Optional<Reading> newest(String method) {
+        return readings.stream().filter(r -> r.method().equals(method)).max(Comparator.comparing(Reading::at));
+    }
+
+    /** Whether any place now speaks {@code yes} to {@code field} of {@code method}; empty when nobody looked. */
+    public Optional<Boolean> anyYes(String method, String field) {
+        List<Reading> now = current(method);
+        return now.isEmpty() ? Optional.empty() : Optional.of(now.stream().anyMatch(r -> r.yes(field)));
+    }
+
+    /** The newest reading at each place. */
+    public List<Reading> current(String method) {
+        Map<String, Reading> byPlace = new LinkedHashMap<>();
+        for (Reading reading : readings) {
+            if (reading.method().equals(method)) {
+                byPlace.merge(reading.place(), reading, (a, b) -> b.at().isBefore(a.at()) ? a : b);
+            }
+        }
+        return List.copyOf(byPlace.values());
+    }
+
+    /** Asks every method; the worst word wins. */
+    public Judgement judge(Site site) {
+        var findings = new ArrayList<Finding>();
+        var tallies = new ArrayList<Tally>();
+        var entries = new ArrayList<Entry>();
+        for (TestMethod method : TestMethods.ALL) {
+            int from = findings.size();
+            List<Reading> current = current(method.id());
+            for (Reading reading : readings) {
+                if (reading.method().equals(method.id())) {
+                    boolean speaks = current.contains(reading);
+                    List<Finding> judged = method.judge(reading, site);
+                    entries.add(
+                            new Entry(reading, method.title(), method.found(reading, site), worst(judged), !speaks));
+                    if (speaks) {
+                        findings.addAll(judged);
+                    }
+                }
+            }
+            int taken =
+                    (int) current.stream().filter(r -> method.valid(r, site)).count();
+            Figure needed = method.count().figure(site.areaM2(), site.units());
+            if (method.required() && taken < needed.value()) {
+                findings.add(missing(method, taken, needed));
+            }
+            List<Finding> own = findings.subList(from, findings.size());
+            Verdict word = own.isEmpty() ? Verdict.WATCH : worst(own);
+            tallies.add(new Tally(method.id(), method.title(), method.required(), needed, taken, word));
+        }
+        findings.sort(Comparator.comparing(Finding::verdict).reversed());
+        return new Judgement(worst(findings), summary(findings), findings, tallies, entries, earliest(findings));
+    }
+
+    private static Finding missing(TestMethod method, int taken, Figure needed) {
+        int n = (int) needed.value();
+        String brief = n == 1 ? "no " + lower(method.title()) : lower(method.title()) + " " + taken + " of " + n;
+        return Finding.of(method.id() + "-count")
+                .measured(taken + " taken")
+                .needed(n + " needed", method.count().source())
+                .working(needed)
+                .hold(
+                        brief,
+                        "Not tested enough: what was not measured is not known, and a floor fails where nobody looked.",
+                        n - taken == 1 ? "Take one more." : "Take " + (n - taken) + " more, spread over the floor.");
+    }
+
+    /** Lower case, unless the word is an abbreviation or a symbol. */
+    private static String lower(String title) {
+        boolean word = title.length() > 1 && Character.isLowerCase(title.charAt(1)) && !title.startsWith("pH");
+        return word ? Character.toLowerCase(title.charAt(0)) + title.substring(1) : title;
+    }
+
+    private static Verdict worst(List<Finding> findings) {
+        return Verdict.worst(findings.stream().map(Finding::verdict).toList());
+    }
+
+    /** The briefs of the worst word's findings: "water beads at C; no profile; and 2 more". */
+    private static String summary(List<Finding> sorted) {
+        Verdict worst = worst(sorted);
+        if (worst == Verdict.GO) {
+            return "Tested enough, and nothing found stands against this build-up.";
+        }
+        List<String> briefs = sorted.stream()
+                .filter(f -> f.verdict() == worst)
+                .map(Finding::brief)
+                .distinct()
+                .toList();
+        String listed = String.join("; ", briefs.subList(0, Math.min(BRIEFS_IN_SUMMARY, briefs.size())));
+        int rest = briefs.size() - BRIEFS_IN_SUMMARY;
+        String sentence = rest > 0 ? listed + "; and " + rest + " more" : listed;
+        return Character.toUpperCase(sentence.charAt(0)) + sentence.substring(1) + ".";
+    }
+
+    private static Optional<Instant> earliest(List<Finding> findings) {
+        return findings.stream().flatMap(f -> f.readyAt().stream()).max(Comparator.naturalOrder());
+    }
+}

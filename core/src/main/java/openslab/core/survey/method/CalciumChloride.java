@@ -1,0 +1,129 @@
+package openslab.core.survey.method;
+
+import java.util.List;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
+import openslab.core.survey.Field;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Site;
+import openslab.core.survey.TestCount;
+import openslab.core.survey.TestMethod;
+
+/** A dish of anhydrous calcium chloride under a cover: vapour emission from the weight it gains. */
+public final class CalciumChloride implements TestMethod {
+    static final Source F1869 = Source.published("ASTM F1869, from memory");
+    private static final double MIN_HOURS = 60;
+    private static final double MAX_HOURS = 72;
+    /** Closer than this to the limit one more dish is worth its price. */
+    static final double CLOSE = 0.9;
+
+    private static final TestCount COUNT = new TestCount(3, 1000, 1, 1000, F1869);
+
+    @Override
+    public String id() {
+        return "calcium-chloride";
+    }
+
+    @Override
+    public String title() {
+        return "Calcium chloride";
+    }
+
+    @Override
+    public String how() {
+        return "Grind a 20 in square clean 24 h before. Weigh the dish to 0.1 g, tape the cover down, leave it 60 to 72 h, weigh again.";
+    }
+
+    @Override
+    public Source source() {
+        return F1869;
+    }
+
+    @Override
+    public List<Field> fields() {
+        return List.of(
+                Field.quantity(
+                        "dishArea",
+                        "Area under the cover",
+                        Unit.SQUARE_FOOT,
+                        Unit.SQUARE_METRE,
+                        Unit.SQUARE_FOOT.toBase(0.1),
+                        Unit.SQUARE_FOOT.toBase(2),
+                        "printed on the kit; 0.445 ft² is common"),
+                Field.quantity("gain", "Weight gained", Unit.GRAM, 0, 60, "grams, to 0.1 g or better"),
+                Field.quantity("hours", "Time exposed", Unit.HOUR, 1, 500, "60 to 72 h"));
+    }
+
+    @Override
+    public TestCount count() {
+        return COUNT;
+    }
+
+    /** Vapour emission, lb/(1000 ft²·24 h) = 24·1000/453.59237 · gain[g] / (area[ft²] · time[h]). */
+    public static Figure emission(double gainG, double areaFt2, double hours, UnitSystem system) {
+        var w = new Worksheet(system);
+        w.given("M", "weight gained", gainG, Unit.GRAM);
+        w.given("A", "area under the cover", areaFt2, Unit.SQUARE_FOOT);
+        w.given("t", "time exposed", hours, Unit.HOUR);
+        double lb = 24_000 / 453.59237 * gainG / (areaFt2 * hours);
+        return w.figure("vapour emission", "MVER", "24000/453.59237·M/(A·t)", lb, Unit.MVER, F1869);
+    }
+
+    private static Figure emission(Reading r, Site site) {
+        return emission(
+                Unit.GRAM.fromBase(r.number("gain")),
+                Unit.SQUARE_FOOT.fromBase(r.number("dishArea")),
+                Unit.HOUR.fromBase(r.number("hours")),
+                site.units());
+    }
+
+    @Override
+    public boolean valid(Reading r, Site site) {
+        double hours = Unit.HOUR.fromBase(r.number("hours"));
+        return hours >= MIN_HOURS && hours <= MAX_HOURS;
+    }
+
+    @Override
+    public String found(Reading r, Site site) {
+        return Show.number(emission(r, site).value(), 2) + " lb";
+    }
+
+    @Override
+    public List<Finding> judge(Reading r, Site site) {
+        Figure emission = emission(r, site);
+        double limit = site.limits().mverMaxLb();
+        String at = " at " + r.place();
+        var finding = Finding.of(id(), r).working(emission);
+        if (!valid(r, site)) {
+            String hours = Show.in(Unit.HOUR, r.number("hours"));
+            return List.of(finding.measured(hours + " exposed")
+                    .needed("60 to 72 h", F1869)
+                    .hold(
+                            "dish" + at + " exposed " + hours,
+                            "A dish left too short or too long gives a rate that compares with no limit.",
+                            "Set a fresh dish and weigh it after 60 to 72 h."));
+        }
+        finding.measured(Show.number(emission.value(), 2) + " lb")
+                .needed(
+                        "at most " + Show.number(limit, 1) + " lb",
+                        site.limits().source());
+        if (emission.value() > limit) {
+            return List.of(finding.stop(
+                    "vapour emission" + at + " over the limit",
+                    "More vapour leaves this slab than the film lets through: it will be pushed off.",
+                    "Let it dry and test again, or choose a moisture-tolerant build-up."));
+        }
+        if (emission.value() > CLOSE * limit) {
+            return List.of(finding.watch(
+                    "vapour emission" + at + " close to the limit",
+                    "Within a tenth of the limit, one dish cannot tell pass from fail.",
+                    "One more dish near " + r.place() + " would settle it."));
+        }
+        return List.of(finding.go("vapour emission" + at, "Clear of the limit."));
+    }
+}

@@ -1,0 +1,147 @@
+package openslab.core.survey.method;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import openslab.core.air.DewPoint;
+import openslab.core.quantity.Dimension;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.survey.Field;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Limits;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Site;
+import openslab.core.survey.TestCount;
+import openslab.core.survey.TestMethod;
+
+/** Air temperature and humidity, and the slab's own temperature. */
+public final class Climate implements TestMethod {
+    /** This method's word, for the clocks and mixes that start from the slab's temperature. */
+    public static final String ID = "climate";
+
+    /** OURS: a door opens, the sun comes round; after half a day the air of the morning says nothing. */
+    private static final Duration FRESH = Duration.ofHours(12);
+
+    @Override
+    public String id() {
+        return ID;
+    }
+
+    @Override
+    public String title() {
+        return "Air and slab";
+    }
+
+    @Override
+    public String how() {
+        return "Read air temperature and humidity at knee height in the shade, and the slab with a contact probe.";
+    }
+
+    @Override
+    public Source source() {
+        return Source.published("ISO 8502-4, from memory");
+    }
+
+    @Override
+    public boolean wholeFloor() {
+        return true;
+    }
+
+    @Override
+    public List<Field> fields() {
+        return List.of(
+                Field.quantity("air", "Air", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 55, ""),
+                Field.quantity("rh", "Humidity of the air", Unit.PERCENT, 1, 100, ""),
+                Field.quantity("slab", "Slab surface", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 75, ""));
+    }
+
+    @Override
+    public TestCount count() {
+        return TestCount.ONE;
+    }
+
+    @Override
+    public String found(Reading r, Site site) {
+        return temperature(site, r.number("air")) + ", " + Show.in(Unit.PERCENT, r.number("rh")) + ", slab "
+                + temperature(site, r.number("slab"));
+    }
+
+    private static String temperature(Site site, double celsius) {
+        return Show.in(site.units(), Dimension.TEMPERATURE, celsius);
+    }
+
+    @Override
+    public List<Finding> judge(Reading r, Site site) {
+        var findings = new ArrayList<Finding>();
+        findings.add(slab(r, site));
+        findings.add(humidity(r, site));
+        findings.add(dewMargin(r, site));
+        if (r.at().plus(FRESH).isBefore(site.now())) {
+            findings.add(Finding.of("climate-fresh", r)
+                    .measured("read "
+                            + Show.number(Duration.between(r.at(), site.now()).toMinutes() / 60.0, 0) + " h ago")
+                    .needed("within 12 h", Source.ours("air and slab change within the day"))
+                    .watch(
+                            "air and slab read long ago",
+                            "Dew point and pot life follow the air and the slab of today.",
+                            "Read them again before mixing."));
+        }
+        return findings;
+    }
+
+    private static Finding slab(Reading r, Site site) {
+        Limits limits = site.limits();
+        double slab = r.number("slab");
+        var finding = Finding.of("slab-temperature", r)
+                .measured("slab " + temperature(site, slab))
+                .needed(
+                        temperature(site, limits.slabMinC()) + " to " + temperature(site, limits.slabMaxC()),
+                        limits.source());
+        if (slab < limits.slabMinC()) {
+            return finding.hold(
+                    "slab too cold",
+                    "Below the sheet's range the film cures late, soft or not at all.",
+                    "Warm the slab, not only the air, and read it again.");
+        }
+        if (slab > limits.slabMaxC()) {
+            return finding.hold(
+                    "slab too hot",
+                    "Pot life and wet edge are gone before the bay is rolled, and a warming slab blows bubbles.",
+                    "Wait for the evening: coat on a falling temperature.");
+        }
+        return finding.go("slab temperature", "Within the sheet's range.");
+    }
+
+    private static Finding humidity(Reading r, Site site) {
+        double limit = site.limits().airRhMaxPct();
+        var finding = Finding.of("air-humidity", r)
+                .measured(Show.in(Unit.PERCENT, r.number("rh")))
+                .needed("at most " + Show.in(Unit.PERCENT, limit), site.limits().source());
+        if (r.number("rh") > limit) {
+            return finding.hold(
+                    "air too humid",
+                    "Amine hardeners blush and water films do not dry in damp air.",
+                    "Dehumidify or ventilate, and read again.");
+        }
+        return finding.go("air humidity", "Dry enough.");
+    }
+
+    private static Finding dewMargin(Reading r, Site site) {
+        Figure margin = DewPoint.margin(r.number("air"), r.number("rh"), r.number("slab"), site.units());
+        double needed = site.limits().dewMarginK();
+        var finding = Finding.of("dew-point-margin", r)
+                .measured(margin.text() + " above dew point")
+                .needed(Show.in(site.units(), Dimension.TEMPERATURE_DIFFERENCE, needed) + " or more", margin.source())
+                .working(margin);
+        if (margin.value() < needed) {
+            return finding.hold(
+                    "slab too near the dew point",
+                    "Water condenses on the slab or on the wet film: blush, haze and peeling follow.",
+                    "Warm the slab or dry the air until the margin is there.");
+        }
+        return finding.go("dew point margin", "No condensation to be expected.");
+    }
+}

@@ -1,0 +1,80 @@
+package openslab.core.survey.method;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.survey.Field;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Site;
+import openslab.core.survey.TestCount;
+import openslab.core.survey.TestMethod;
+
+/** How long ago the slab was placed. */
+public final class ConcreteAge implements TestMethod {
+    @Override
+    public String id() {
+        return "concrete-age";
+    }
+
+    @Override
+    public String title() {
+        return "Concrete age";
+    }
+
+    @Override
+    public String how() {
+        return "Ask, or read it off the drawings. Days for a new slab, years for an old one.";
+    }
+
+    @Override
+    public Source source() {
+        return Source.commonPractice("");
+    }
+
+    @Override
+    public boolean wholeFloor() {
+        return true;
+    }
+
+    @Override
+    public List<Field> fields() {
+        return List.of(Field.quantity("age", "Age", Unit.DAY, 0, 73_050, "28 d, 12 years"));
+    }
+
+    @Override
+    public TestCount count() {
+        return TestCount.ONE;
+    }
+
+    @Override
+    public String found(Reading r, Site site) {
+        double days = ageDays(r, site.now());
+        return days < 730 ? Show.number(days, 0) + " d" : Show.number(days / 365.25, 0) + " years";
+    }
+
+    private static double ageDays(Reading r, Instant now) {
+        return Unit.DAY.fromBase(r.number("age"))
+                + Duration.between(r.at(), now).toMinutes() / 1440.0;
+    }
+
+    @Override
+    public List<Finding> judge(Reading r, Site site) {
+        double wanted = site.limits().minAgeDays();
+        double age = ageDays(r, site.now());
+        var finding = Finding.of(id(), r)
+                .measured(found(r, site))
+                .needed(Show.number(wanted, 0) + " d or more", site.limits().source());
+        if (age < wanted) {
+            return List.of(finding.readyAt(site.now().plus(Duration.ofMinutes((long) Math.ceil((wanted - age) * 1440))))
+                    .hold(
+                            "concrete too young",
+                            "Film-formers wait and test: young concrete still gives off water and alkali. Breathable sealers may go sooner.",
+                            "Wait, and go by the moisture tests then."));
+        }
+        return List.of(finding.go("concrete old enough", "Old enough for a film; the moisture tests decide the rest."));
+    }
+}

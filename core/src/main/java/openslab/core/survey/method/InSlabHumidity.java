@@ -1,0 +1,149 @@
+package openslab.core.survey.method;
+
+import java.time.Duration;
+import java.util.List;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
+import openslab.core.survey.Field;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Site;
+import openslab.core.survey.TestCount;
+import openslab.core.survey.TestMethod;
+
+/** Relative humidity in a drilled, lined and sealed hole. */
+public final class InSlabHumidity implements TestMethod {
+    static final Source F2170 = Source.published("ASTM F2170-18, from memory");
+    private static final double WAIT_HOURS = 24;
+    /** OURS: how far off the named depth a hole may be and still count; a site tape reads to 3 mm. */
+    private static final double DEPTH_SHARE = 0.1;
+
+    private static final double DEPTH_LEAST_M = 0.003;
+    /** OURS: probes repeat to about 2 % RH. */
+    private static final double CLOSE_PCT = 2;
+
+    private static final TestCount COUNT = new TestCount(3, 1000, 1, 1000, F2170);
+
+    @Override
+    public String id() {
+        return "in-slab-rh";
+    }
+
+    @Override
+    public String title() {
+        return "In-slab humidity";
+    }
+
+    @Override
+    public String how() {
+        return "Drill to 40 % of the slab where it dries from the top only, 20 % where it dries from both faces. Line, seal, wait 24 h, read.";
+    }
+
+    @Override
+    public Source source() {
+        return F2170;
+    }
+
+    @Override
+    public List<Field> fields() {
+        return List.of(
+                Field.quantity("rh", "Humidity in the hole", Unit.PERCENT, 1, 100, "to 1 %"),
+                Field.quantity("depth", "Depth of the hole", Unit.INCH, Unit.MILLIMETRE, 0.005, 0.6, ""),
+                Field.quantity("thickness", "Slab thickness", Unit.INCH, Unit.MILLIMETRE, 0.03, 1.5, ""),
+                Field.choice(
+                        "drying",
+                        "Slab dries from",
+                        new Field.Choice("one", "Top only"),
+                        new Field.Choice("two", "Both faces")),
+                Field.quantity("wait", "Hours since drilled", Unit.HOUR, 0, 5000, "24 h or more"));
+    }
+
+    @Override
+    public TestCount count() {
+        return COUNT;
+    }
+
+    /** Depth of the hole: 0.4 of the thickness drying from one face, 0.2 from both. */
+    public static Figure depth(double thicknessM, boolean bothFaces, UnitSystem system) {
+        var w = new Worksheet(system);
+        w.given("L", "slab thickness", Unit.MILLIMETRE.fromBase(thicknessM), Unit.MILLIMETRE);
+        double share = w.given(
+                "k",
+                bothFaces ? "drying from both faces" : "drying from the top only",
+                bothFaces ? 0.2 : 0.4,
+                Unit.ONE);
+        return w.figure("depth of the hole", "d", "k·L", share * thicknessM * 1000, Unit.MILLIMETRE, F2170);
+    }
+
+    private static Figure depth(Reading r, Site site) {
+        return depth(r.number("thickness"), r.choice("drying").equals("two"), site.units());
+    }
+
+    private static boolean deepEnough(Reading r, Site site) {
+        double need = depth(r, site).base();
+        return Math.abs(r.number("depth") - need) <= Math.max(DEPTH_LEAST_M, DEPTH_SHARE * need) + 1e-9;
+    }
+
+    private static boolean settled(Reading r) {
+        return Unit.HOUR.fromBase(r.number("wait")) >= WAIT_HOURS;
+    }
+
+    @Override
+    public boolean valid(Reading r, Site site) {
+        return deepEnough(r, site) && settled(r);
+    }
+
+    @Override
+    public String found(Reading r, Site site) {
+        return Show.in(Unit.PERCENT, r.number("rh"));
+    }
+
+    @Override
+    public List<Finding> judge(Reading r, Site site) {
+        String at = " at " + r.place();
+        var finding = Finding.of(id(), r);
+        if (!deepEnough(r, site)) {
+            Figure need = depth(r, site);
+            Unit small = site.units() == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
+            return List.of(finding.measured(Show.in(small, r.number("depth")) + " deep")
+                    .needed(need.text(), F2170)
+                    .working(need)
+                    .hold(
+                            "probe" + at + " at the wrong depth",
+                            "Only at that depth does the reading equal what the slab settles to once it is covered.",
+                            "Drill a fresh hole " + need.text() + " deep."));
+        }
+        if (!settled(r)) {
+            double hours = Unit.HOUR.fromBase(r.number("wait"));
+            return List.of(finding.measured("read " + Show.number(hours, 0) + " h after drilling")
+                    .needed("24 h or more", F2170)
+                    .readyAt(r.at().plus(Duration.ofMinutes(Math.round((WAIT_HOURS - hours) * 60))))
+                    .hold(
+                            "probe" + at + " read too early",
+                            "Drilling heats and dries the hole; until it settles the reading is the hole's, not the slab's.",
+                            "Leave it sealed and read it again."));
+        }
+        double limit = site.limits().slabRhMaxPct();
+        double rh = r.number("rh");
+        finding.measured(found(r, site))
+                .needed("at most " + Show.in(Unit.PERCENT, limit), site.limits().source())
+                .working(depth(r, site));
+        if (rh > limit) {
+            return List.of(finding.stop(
+                    "in-slab humidity" + at + " over the limit",
+                    "Once covered, the moisture held below rises to the film and pushes it off.",
+                    "Let it dry and read again, or choose a moisture-tolerant build-up."));
+        }
+        if (rh > limit - CLOSE_PCT) {
+            return List.of(finding.watch(
+                    "in-slab humidity" + at + " close to the limit",
+                    "A probe repeats to about 2 %: this cannot tell pass from fail.",
+                    "Read again tomorrow; if it falls, it is drying."));
+        }
+        return List.of(finding.go("in-slab humidity" + at, "Clear of the limit."));
+    }
+}

@@ -1,0 +1,84 @@
+package openslab.core.survey.method;
+
+import java.util.List;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.survey.Field;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Site;
+import openslab.core.survey.TestCount;
+import openslab.core.survey.TestMethod;
+
+/** Alkalinity of the wetted surface. */
+public final class SurfacePh implements TestMethod {
+    private static final Source F710 = Source.published("ASTM F710 and F3441, from memory");
+    private static final TestCount COUNT = new TestCount(
+            3,
+            1000,
+            1,
+            1000,
+            Source.published("ASTM F710, from memory: at each moisture-test place, so as ASTM F1869"));
+
+    @Override
+    public String id() {
+        return "ph";
+    }
+
+    @Override
+    public String title() {
+        return "pH of the surface";
+    }
+
+    @Override
+    public String how() {
+        return "Wet a spot about 1 in across with distilled water, wait 60 s, press wide-range paper or a meter to it.";
+    }
+
+    @Override
+    public Source source() {
+        return F710;
+    }
+
+    @Override
+    public List<Field> fields() {
+        return List.of(Field.quantity("ph", "pH", Unit.ONE, 0, 14, "to 0.5"));
+    }
+
+    @Override
+    public TestCount count() {
+        return COUNT;
+    }
+
+    @Override
+    public String found(Reading r, Site site) {
+        return Show.number(r.number("ph"), 1);
+    }
+
+    @Override
+    public List<Finding> judge(Reading r, Site site) {
+        double ph = r.number("ph");
+        double min = site.limits().phMin();
+        double max = site.limits().phMax();
+        String at = " at " + r.place();
+        var finding = Finding.of(id(), r)
+                .measured("pH " + found(r, site))
+                .needed(
+                        Show.number(min, 1) + " to " + Show.number(max, 1),
+                        site.limits().source());
+        if (ph > max) {
+            return List.of(finding.hold(
+                    "pH" + at + " too high",
+                    "Strong alkali at the surface means moisture is carrying it up, and it breaks many binders down.",
+                    "Look for moisture here; rinse or grind the surface and test again."));
+        }
+        if (ph < min) {
+            return List.of(finding.hold(
+                    "pH" + at + " too low",
+                    "Acid or cleaner is still on the floor.",
+                    "Neutralise, rinse twice and test again."));
+        }
+        return List.of(finding.go("pH" + at, "Within the sheet's range."));
+    }
+}

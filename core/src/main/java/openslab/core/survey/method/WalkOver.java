@@ -1,0 +1,116 @@
+package openslab.core.survey.method;
+
+import java.util.ArrayList;
+import java.util.List;
+import openslab.core.quantity.Source;
+import openslab.core.survey.Field;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Site;
+import openslab.core.survey.TestCount;
+import openslab.core.survey.TestMethod;
+
+/** What eyes, a hammer and a rag find: sealer, oil, dusting, hollow places, an old film. */
+public final class WalkOver implements TestMethod {
+    /** This method's word, for whoever asks the survey what is on the floor. */
+    public static final String ID = "walk-over";
+
+    private static final Source PRACTICE = Source.commonPractice("");
+    private static final Source D4580 = Source.published("ASTM D4580, from memory: sounding");
+
+    @Override
+    public String id() {
+        return ID;
+    }
+
+    @Override
+    public String title() {
+        return "Walk-over";
+    }
+
+    @Override
+    public String how() {
+        return "Walk the whole floor in low light. Rub, scrape, wipe with solvent, drag a chain or tap with a hammer.";
+    }
+
+    @Override
+    public Source source() {
+        return PRACTICE;
+    }
+
+    @Override
+    public boolean wholeFloor() {
+        return true;
+    }
+
+    @Override
+    public List<Field> fields() {
+        return List.of(
+                Field.yesNo("sealer", "Sealer, polish or wax"),
+                Field.yesNo("oil", "Oil or grease"),
+                Field.yesNo("coating", "Paint, coating or adhesive"),
+                Field.yesNo("dusting", "Dusting or chalking"),
+                Field.yesNo("hollow", "Hollow or drummy places"));
+    }
+
+    @Override
+    public TestCount count() {
+        return TestCount.ONE;
+    }
+
+    @Override
+    public String found(Reading r, Site site) {
+        List<String> seen = fields().stream().map(Field::id).filter(r::yes).toList();
+        return seen.isEmpty() ? "clean" : String.join(", ", seen);
+    }
+
+    @Override
+    public List<Finding> judge(Reading r, Site site) {
+        var findings = new ArrayList<Finding>();
+        if (r.yes("oil")) {
+            findings.add(draft(r, "oil", "oil seen", "no oil or grease", PRACTICE)
+                    .stop(
+                            "oil or grease on the floor",
+                            "Nothing bonds to oil: the film fish-eyes, then sheets away.",
+                            "Degrease and scrub until water soaks in everywhere, then walk it again."));
+        }
+        if (r.yes("sealer")) {
+            findings.add(draft(r, "sealer", "sealer or wax seen", "bare concrete", PRACTICE)
+                    .hold(
+                            "sealer or wax on the floor",
+                            "A bonded system holds only as well as what it stands on; acid cannot cut through it either.",
+                            "Grind it off, then drop water and walk it again."));
+        }
+        if (r.yes("coating")) {
+            findings.add(
+                    draft(r, "coating", "an old film seen", "bare concrete", PRACTICE)
+                            .hold(
+                                    "an old film on the floor",
+                                    "Any film under a bonded system is ground off. Old paint may hold lead, old adhesive asbestos.",
+                                    "Where its age is unknown have it tested before anyone abrades it; local rules decide. Then grind it off and walk it again."));
+        }
+        if (r.yes("dusting")) {
+            findings.add(draft(r, "dusting", "the top dusts or chalks", "a sound top", PRACTICE)
+                    .hold(
+                            "the top is dusting",
+                            "The film would hold on to dust, and peel with it.",
+                            "Grind to sound concrete, vacuum, rub again."));
+        }
+        if (r.yes("hollow")) {
+            findings.add(draft(r, "hollow", "hollow places heard", "solid everywhere", D4580)
+                    .hold(
+                            "hollow places in the slab",
+                            "A drummy layer lets go later and takes the floor with it.",
+                            "Cut out and repair every hollow place, then sound it again."));
+        }
+        if (findings.isEmpty()) {
+            findings.add(draft(r, "clean", "nothing seen", "nothing on the floor", PRACTICE)
+                    .go("nothing on the floor", "No sealer, oil, film, dust or hollow place was found."));
+        }
+        return findings;
+    }
+
+    private Finding.Draft draft(Reading r, String what, String measured, String needed, Source source) {
+        return Finding.of(ID + "-" + what, r).measured(measured).needed(needed, source);
+    }
+}

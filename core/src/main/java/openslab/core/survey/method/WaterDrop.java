@@ -1,0 +1,68 @@
+package openslab.core.survey.method;
+
+import java.util.List;
+import openslab.core.quantity.Source;
+import openslab.core.survey.Field;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Site;
+import openslab.core.survey.TestCount;
+import openslab.core.survey.TestMethod;
+
+/** Does a drop of water soak in within a minute? */
+public final class WaterDrop implements TestMethod {
+    private static final Source F3191 = Source.published("ASTM F3191, from memory");
+    private static final TestCount COUNT = new TestCount(3, 3000, 1, 2000, F3191);
+
+    @Override
+    public String id() {
+        return "water-drop";
+    }
+
+    @Override
+    public String title() {
+        return "Water drop";
+    }
+
+    @Override
+    public String how() {
+        return "Put one small drop of clean water on the bare floor and watch it for 60 s.";
+    }
+
+    @Override
+    public Source source() {
+        return F3191;
+    }
+
+    @Override
+    public List<Field> fields() {
+        return List.of(Field.choice(
+                "drop",
+                "The drop",
+                new Field.Choice("soaks", "Soaks in within 60 s"),
+                new Field.Choice("beads", "Still beads after 60 s")));
+    }
+
+    @Override
+    public TestCount count() {
+        return COUNT;
+    }
+
+    @Override
+    public String found(Reading r, Site site) {
+        return r.choice("drop");
+    }
+
+    @Override
+    public List<Finding> judge(Reading r, Site site) {
+        String at = " at " + r.place();
+        var finding = Finding.of(id(), r).measured(found(r, site)).needed("soaks in within 60 s", F3191);
+        if (r.choice("drop").equals("beads")) {
+            return List.of(finding.hold(
+                    "water beads" + at,
+                    "If water cannot get in, neither can the primer: sealer, wax, oil or a burnished surface is in the way.",
+                    "Find out what is there; clean it or grind it off, then drop again."));
+        }
+        return List.of(finding.go("water soaks in" + at, "The surface is open."));
+    }
+}
