@@ -1,7 +1,6 @@
 package openslab.core.floor;
 
 import java.util.List;
-import java.util.Map;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
 
@@ -20,9 +19,4 @@ public interface Shape {
     Figure area(UnitSystem system);
 
     Figure perimeter(UnitSystem system);
-
-    /** Metres by side. */
-    default Map<String, Double> lengths() {
-        return sides().stream().collect(java.util.stream.Collectors.toMap(Side::id, Side::metres));
-    }
 }

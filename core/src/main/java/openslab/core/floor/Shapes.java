@@ -5,10 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import openslab.core.quantity.Field;
 import openslab.core.quantity.InvalidInput;
-import openslab.core.quantity.Measure;
 import openslab.core.quantity.Unit;
-import openslab.core.quantity.UnitSystem;
 
 /** Every kind of shape there is, and how it is made from what was typed. */
 public final class Shapes {
@@ -17,19 +16,29 @@ public final class Shapes {
 
     private static final double LONGEST_M = 1000;
 
-    private record Kind(List<String> sides, Function<Map<String, Double>, Shape> make) {}
+    private record Kind(List<Field> sides, Function<Map<String, Double>, Shape> make) {}
 
     private static final Map<String, Kind> KINDS = new LinkedHashMap<>();
 
     static {
         KINDS.put(
                 Rectangle.KIND,
-                new Kind(List.of("length", "width"), s -> new Rectangle(s.get("length"), s.get("width"))));
+                new Kind(
+                        List.of(side("length", "Length"), side("width", "Width")),
+                        s -> new Rectangle(s.get("length"), s.get("width"))));
         KINDS.put(
                 Ell.KIND,
                 new Kind(
-                        List.of("length", "width", "cutLength", "cutWidth"),
+                        List.of(
+                                side("length", "Length, overall"),
+                                side("width", "Width, overall"),
+                                side("cutLength", "Cut out of the length"),
+                                side("cutWidth", "Cut out of the width")),
                         s -> new Ell(s.get("length"), s.get("width"), s.get("cutLength"), s.get("cutWidth"))));
+    }
+
+    private static Field side(String id, String label) {
+        return Field.quantity(id, label, Unit.FOOT, Unit.METRE, SHORTEST_M, LONGEST_M, "24' 6\", 7.45 m or 294 in");
     }
 
     private Shapes() {}
@@ -39,22 +48,13 @@ public final class Shapes {
         return kindOf(kind).make().apply(metres);
     }
 
-    /** From what was typed; every side at fault is named at once. */
-    public static Shape parse(String kind, Map<String, String> typed, UnitSystem system) {
-        Unit bare = Unit.of(openslab.core.quantity.Dimension.LENGTH, system);
-        Map<String, Double> metres = new LinkedHashMap<>();
-        var faults = new java.util.ArrayList<InvalidInput.Fault>();
-        for (String side : kindOf(kind).sides()) {
-            try {
-                metres.put(side, Measure.parse("sides." + side, typed.get(side), bare, SHORTEST_M, LONGEST_M));
-            } catch (InvalidInput e) {
-                faults.addAll(e.faults());
-            }
-        }
-        if (!faults.isEmpty()) {
-            throw new InvalidInput(faults);
-        }
-        return of(kind, metres);
+    /** The sides a kind of shape is keyed in by. */
+    public static List<Field> fields(String kind) {
+        return kindOf(kind).sides();
+    }
+
+    public static List<String> kinds() {
+        return List.copyOf(KINDS.keySet());
     }
 
     private static Kind kindOf(String kind) {

@@ -3,9 +3,9 @@ package openslab.core.job;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
-import openslab.core.survey.Field;
-import openslab.core.survey.Value;
+import openslab.core.quantity.Value;
 
 /**
  * One thing that happened, never changed afterwards. A mistake is struck by a later entry, and stays readable.

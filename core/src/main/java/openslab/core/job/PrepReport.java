@@ -11,9 +11,9 @@ import openslab.core.prep.PrepMethod;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
 import openslab.core.prep.Step;
+import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
-import openslab.core.survey.Field;
-import openslab.core.survey.Value;
+import openslab.core.quantity.Value;
 
 /**
  * The preparation of a zone and how far it is.

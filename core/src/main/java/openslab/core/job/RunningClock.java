@@ -20,7 +20,7 @@ public record RunningClock(String label, Instant from, Instant to, Mark mark, bo
         }
 
         /** The one that needs attention first: a moment before no moment, the earlier before the later. */
-        static final Comparator<Next> FIRST = Comparator.comparing((Next n) -> n.at().orElse(Instant.MAX))
+        public static final Comparator<Next> FIRST = Comparator.comparing((Next n) -> n.at().orElse(Instant.MAX))
                 .thenComparing(Next::mark, Comparator.reverseOrder());
     }
 }

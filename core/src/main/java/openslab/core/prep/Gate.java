@@ -3,10 +3,10 @@ package openslab.core.prep;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
+import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
-import openslab.core.survey.Field;
-import openslab.core.survey.Value;
+import openslab.core.quantity.Value;
 
 /**
  * A quick test that lets the next step start.

@@ -1,6 +1,10 @@
 package openslab.core.prep;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import openslab.core.quantity.Field;
 
 /**
  * Every method there is, the first that nothing refuses is chosen. Grinding stands before etching because it needs no
@@ -9,5 +13,17 @@ import java.util.List;
 public final class PrepMethods {
     public static final List<PrepMethod> ALL = List.of(new CleanAndTest(), new Grind(), new Etch());
 
+    private static final Condition ANY = new Condition(
+            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
     private PrepMethods() {}
+
+    /** What is keyed in at every gate there is, by gate id: a log may hold gates of a method chosen earlier. */
+    public static Map<String, List<Field>> gateFields() {
+        Map<String, List<Field>> fields = new TreeMap<>();
+        ALL.stream()
+                .flatMap(m -> Step.gatesOf(m.steps(ANY, ProfileNeed.forFilm(0))).stream())
+                .forEach(g -> fields.put(g.id(), g.fields()));
+        return fields;
+    }
 }

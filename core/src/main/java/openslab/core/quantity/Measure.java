@@ -30,6 +30,13 @@ public final class Measure {
         return base;
     }
 
+    /** What was typed with its unit written out, so that it means the same when the job changes its units. */
+    public static String withUnit(String text, Unit bare) {
+        boolean hasUnit = text.chars()
+                .anyMatch(c -> Character.isLetter(c) || "'\"\u2032\u2033\u2019\u201d%\u00b0".indexOf(c) >= 0);
+        return hasUnit || bare.symbol().isEmpty() ? text.strip() : text.strip() + " " + bare.symbol();
+    }
+
     /** "a length from 0.5 to 300 ft, written like …" */
     public static String range(Unit bare, double min, double max) {
         String unit = bare.symbol().isEmpty() ? "" : " " + bare.symbol();

@@ -54,9 +54,9 @@ public enum Unit {
     MINUTE("min", Dimension.TIME, 1, 0, "min", "minute", "minutes"),
     HOUR("h", Dimension.TIME, 60, 1, "h", "hour", "hours", "hr"),
     DAY("d", Dimension.TIME, 1440, 1, "d", "day", "days"),
-    YEAR("a", Dimension.TIME, 525_960, 1, "a", "year", "years"),
+    YEAR("years", Dimension.TIME, 525_960, 1, "year", "years"),
     PERCENT("%", Dimension.PERCENT, 1, 0, "%"),
-    MVER("lb/1000 ft²/24 h", Dimension.EMISSION, 1, 2, "lb"),
+    MVER("lb/1000 ft²/24 h", Dimension.EMISSION, 1, 2, "lb", "lb/1000 ft²/24 h"),
     ONE("", Dimension.NUMBER, 1, 2),
     MONEY("", Dimension.MONEY, 1, 2);
 

@@ -2,6 +2,7 @@ package openslab.core.survey;
 
 import java.time.Instant;
 import java.util.Map;
+import openslab.core.quantity.Value;
 
 /**
  * What one person found at one place.

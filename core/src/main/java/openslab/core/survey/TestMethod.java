@@ -1,6 +1,7 @@
 package openslab.core.survey;
 
 import java.util.List;
+import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 
 /** A way of testing a floor. A new one is one new class in {@code survey.method} and one line in {@link TestMethods}. */

@@ -2,10 +2,10 @@ package openslab.core.survey.method;
 
 import java.time.Duration;
 import java.util.List;
+import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
-import openslab.core.survey.Field;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;

@@ -1,8 +1,8 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
-import openslab.core.survey.Field;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;

@@ -1,12 +1,11 @@
-package openslab.core.survey;
+package openslab.core.quantity;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
-import openslab.core.quantity.InvalidInput;
-import openslab.core.quantity.Measure;
-import openslab.core.quantity.Unit;
-import openslab.core.quantity.UnitSystem;
 
 /**
  * One thing keyed in: a quantity with its range, or a choice.
@@ -44,6 +43,34 @@ public record Field(
         return system == UnitSystem.US ? us : metric;
     }
 
+    /**
+     * What was typed into {@code fields}, by id.
+     *
+     * @param group the path of the map the fields stand in
+     * @throws InvalidInput naming every fault at once: unreadable, out of range, missing, unknown
+     */
+    public static Map<String, Value> parseAll(
+            String group, List<Field> fields, Map<String, String> typed, UnitSystem system) {
+        var faults = new ArrayList<InvalidInput.Fault>();
+        Map<String, Value> values = new LinkedHashMap<>();
+        for (Field field : fields) {
+            try {
+                values.put(field.id, field.parse(group + "." + field.id, typed.get(field.id), system));
+            } catch (InvalidInput e) {
+                faults.addAll(e.faults());
+            }
+        }
+        List<String> known = fields.stream().map(Field::id).toList();
+        typed.keySet().stream()
+                .filter(id -> !known.contains(id))
+                .forEach(id -> faults.add(
+                        new InvalidInput.Fault(group + "." + id, typed.get(id), "only " + String.join(", ", known))));
+        if (!faults.isEmpty()) {
+            throw new InvalidInput(faults);
+        }
+        return values;
+    }
+
     /** What is accepted, in words. */
     public String accepted(UnitSystem system) {
         if (choices.isEmpty()) {
@@ -52,11 +79,11 @@ public record Field(
         return "one of " + choices.stream().map(Choice::id).collect(Collectors.joining(", "));
     }
 
-    /** @throws InvalidInput naming {@code values.<id>}, the text and what is accepted */
-    public Value parse(String text, UnitSystem system) {
-        String path = "values." + id;
+    /** @throws InvalidInput naming {@code path}, the text and what is accepted */
+    public Value parse(String path, String text, UnitSystem system) {
         if (choices.isEmpty()) {
-            return new Value(text == null ? "" : text.strip(), Measure.parse(path, text, unit(system), min, max));
+            double base = Measure.parse(path, text, unit(system), min, max);
+            return new Value(Measure.withUnit(text, unit(system)), base);
         }
         String picked = text == null ? "" : text.strip().toLowerCase(Locale.ROOT);
         if (choices.stream().noneMatch(c -> c.id().equals(picked))) {

@@ -1,4 +1,4 @@
-package openslab.core.survey;
+package openslab.core.quantity;
 
 /**
  * What was keyed into a field.

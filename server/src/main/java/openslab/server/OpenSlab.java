@@ -1,0 +1,25 @@
+package openslab.server;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.annotation.Bean;
+
+/** The application: {@code --port=N --data=DIR --clock=ISO-TIME --demo=true}. */
+@SpringBootApplication
+public class OpenSlab {
+    public static void main(String[] args) {
+        var context = SpringApplication.run(OpenSlab.class, args);
+        String port = context.getEnvironment().getProperty("local.server.port");
+        System.out.println("Open Slab is ready at http://127.0.0.1:" + port);
+    }
+
+    /** The one clock. {@code --clock} stops it, for tests and pictures. */
+    @Bean
+    Clock clock(@Value("${clock:}") String fixed) {
+        return fixed.isEmpty() ? Clock.systemUTC() : Clock.fixed(Instant.parse(fixed), ZoneOffset.UTC);
+    }
+}

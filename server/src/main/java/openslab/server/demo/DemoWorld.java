@@ -1,0 +1,331 @@
+package openslab.server.demo;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import openslab.server.job.Forms;
+import openslab.server.job.JobStore;
+import openslab.server.job.Jobs;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+
+/**
+ * Brackenrow Floors of Saltmarsh Quay, invented: seven floors at different heights of the core, laid relative to now so
+ * that the world is always mid-story. Everything goes in through the doors a user has.
+ */
+@Component
+@Order(2)
+@ConditionalOnProperty("demo")
+class DemoWorld implements ApplicationRunner {
+    private static final String WREN = "Wren";
+    private static final String TAMSIN = "Tamsin";
+    private static final Map<String, String> CREW = Map.of("pace", "11 ft²/min", "share", "80 %", "allowance", "10 %");
+
+    private final Jobs jobs;
+    private final JobStore store;
+    private final Clock clock;
+
+    DemoWorld(Jobs jobs, JobStore store, Clock clock) {
+        this.jobs = jobs;
+        this.store = store;
+        this.clock = clock;
+    }
+
+    @Override
+    public void run(ApplicationArguments args) {
+        if (store.all().isEmpty()) {
+            workshop();
+            cafe();
+            bakery();
+            ferryStore();
+            kilnRoom();
+            seedBank();
+            school();
+        }
+    }
+
+    /** One zone of one job, as a story is told about it. */
+    private final class Floor {
+        private final UUID job;
+        private final UUID zone;
+        private Instant at;
+
+        Floor(UUID job, UUID zone) {
+            this.job = job;
+            this.zone = zone;
+            this.at = clock.instant().truncatedTo(ChronoUnit.MINUTES);
+        }
+
+        Floor hoursAgo(double hours) {
+            at = clock.instant().truncatedTo(ChronoUnit.MINUTES).minus(Duration.ofMinutes(Math.round(hours * 60)));
+            return this;
+        }
+
+        Floor reading(String method, String place, String... fieldsAndValues) {
+            return log("READING", method, place, "", pairs(fieldsAndValues));
+        }
+
+        Floor gate(String gate, String... fieldsAndValues) {
+            return log("GATE", gate, "", "", pairs(fieldsAndValues));
+        }
+
+        Floor batch(String layer, String volume, String area) {
+            return log("BATCH", layer, "", "", Map.of("volume", volume, "area", area));
+        }
+
+        Floor coat(String layer) {
+            return log("COAT", layer, "", "", Map.of());
+        }
+
+        Floor note(String words) {
+            return log("NOTE", "", "", words, Map.of());
+        }
+
+        Floor plan(String layer, double hoursFromNow) {
+            String start = clock.instant()
+                    .truncatedTo(ChronoUnit.MINUTES)
+                    .plus(Duration.ofMinutes(Math.round(hoursFromNow * 60)))
+                    .toString();
+            jobs.editLayer(job, zone, layer, seen(job), new Forms.LayerForm(null, start));
+            return this;
+        }
+
+        private Floor log(String kind, String subject, String place, String note, Map<String, String> values) {
+            String by = kind.equals("READING") ? WREN : TAMSIN;
+            jobs.log(
+                    job,
+                    zone,
+                    UUID.randomUUID(),
+                    new Forms.LogForm(kind, subject, place, at.toString(), by, note, values));
+            return this;
+        }
+
+        /** All a floor of up to 1000 ft² needs, each reading well inside the generic sheets. */
+        Floor surveyed(double hoursAgo, String air, String rh, String slab) {
+            hoursAgo(hoursAgo + 3)
+                    .reading(
+                            "walk-over",
+                            "",
+                            "sealer",
+                            "no",
+                            "oil",
+                            "no",
+                            "coating",
+                            "no",
+                            "dusting",
+                            "no",
+                            "hollow",
+                            "no");
+            for (String place : List.of("A", "B", "C")) {
+                reading("water-drop", place, "drop", "soaks");
+                reading(
+                        "calcium-chloride",
+                        place,
+                        "dishArea",
+                        "0.445 ft²",
+                        "gain",
+                        "1.2" + (place.charAt(0) - 'A') + " g",
+                        "hours",
+                        "64 h");
+                reading(
+                        "in-slab-rh",
+                        place,
+                        "rh",
+                        67 + (place.charAt(0) - 'A') + " %",
+                        "depth",
+                        "2 in",
+                        "thickness",
+                        "5 in",
+                        "drying",
+                        "one",
+                        "wait",
+                        "48 h");
+                reading("ph", place, "ph", "8." + (place.charAt(0) - 'A'));
+            }
+            reading("profile", "", "csp", "1").reading("concrete-age", "", "age", "9 years");
+            return hoursAgo(hoursAgo).reading("climate", "", "air", air, "rh", rh, "slab", slab);
+        }
+
+        Floor ground() {
+            return gate("profile", "csp", "3")
+                    .gate("rub", "rub", "clean")
+                    .gate("soaks", "soaks", "soaks")
+                    .gate("no-dust", "no-dust", "clean");
+        }
+    }
+
+    private static Map<String, String> pairs(String... fieldsAndValues) {
+        var pairs = new java.util.TreeMap<String, String>();
+        for (int i = 0; i < fieldsAndValues.length; i += 2) {
+            pairs.put(fieldsAndValues[i], fieldsAndValues[i + 1]);
+        }
+        return pairs;
+    }
+
+    private Jobs.Seen seen(UUID job) {
+        return new Jobs.Seen(UUID.randomUUID(), store.get(job).version());
+    }
+
+    private UUID job(String name, String client, String units) {
+        return jobs.create(
+                UUID.randomUUID(),
+                new Forms.JobForm(
+                        name, client, "Saltmarsh Quay", "44.36", "-64.31", "America/Halifax", units, "INDOORS", false));
+    }
+
+    private Floor zone(UUID job, String name, Map<String, String> sides) {
+        String shape = sides.containsKey("cutLength") ? "ell" : "rectangle";
+        UUID zone = jobs.addZone(job, seen(job), new Forms.ZoneForm(name, shape, sides, "INDOORS", true, true, CREW));
+        return new Floor(job, zone);
+    }
+
+    private void workshop() {
+        UUID job = job("Boat-repair workshop", "Kittiwake Boats", "US");
+        Floor north = zone(
+                job,
+                "North bay",
+                Map.of("length", "42' 6\"", "width", "29' 3\"", "cutLength", "10' 6\"", "cutWidth", "9' 0\""));
+        north.surveyed(20, "61 °F", "64 %", "58 °F");
+        north.hoursAgo(96).reading("water-drop", "Roller door", "drop", "soaks");
+        north.reading("calcium-chloride", "Roller door", "dishArea", "0.445 ft²", "gain", "1.51 g", "hours", "62 h");
+        north.reading(
+                "in-slab-rh",
+                "Roller door",
+                "rh",
+                "74 %",
+                "depth",
+                "2 in",
+                "thickness",
+                "5 in",
+                "drying",
+                "one",
+                "wait",
+                "30 h");
+        north.reading("ph", "Roller door", "ph", "9.5");
+        north.hoursAgo(60).ground();
+        north.hoursAgo(44)
+                .batch("primer", "2.2 gal", "575 ft²")
+                .hoursAgo(43.2)
+                .batch("primer", "2.2 gal", "575 ft²")
+                .hoursAgo(44)
+                .coat("primer");
+        north.hoursAgo(13.6).batch("body", "3.9 gal", "574 ft²").hoursAgo(12.9).batch("body", "3.9 gal", "574 ft²");
+        north.hoursAgo(13.4).coat("body").hoursAgo(13.2).coat("flake");
+        north.note("Roller door left open a hand's breadth. Flake bag split in two before the first stir.");
+        north.hoursAgo(2).reading("climate", "", "air", "61 °F", "rh", "64 %", "slab", "58 °F");
+        Floor south = zone(job, "South bay", Map.of("length", "24' 6\"", "width", "18' 0\""));
+        south.hoursAgo(5)
+                .reading(
+                        "walk-over",
+                        "",
+                        "sealer",
+                        "no",
+                        "oil",
+                        "no",
+                        "coating",
+                        "no",
+                        "dusting",
+                        "yes",
+                        "hollow",
+                        "no");
+        south.reading(
+                "in-slab-rh", "A", "rh", "71 %", "depth", "2 in", "thickness", "5 in", "drying", "one", "wait", "19 h");
+        south.reading("climate", "", "air", "61 °F", "rh", "64 %", "slab", "58 °F");
+    }
+
+    private void cafe() {
+        UUID job = job("Old tram shed café", "Lantern & Rail", "METRIC");
+        Floor hall = zone(job, "Hall", Map.of("length", "9.2 m", "width", "8.4 m"));
+        hall.surveyed(6, "17 °C", "58 %", "15.5 °C");
+        hall.hoursAgo(4)
+                .reading(
+                        "in-slab-rh",
+                        "B",
+                        "rh",
+                        "72 %",
+                        "depth",
+                        "51 mm",
+                        "thickness",
+                        "127 mm",
+                        "drying",
+                        "one",
+                        "wait",
+                        "9 h");
+        hall.reading("water-drop", "C", "drop", "beads");
+        hall.note("B drilled again this morning; the old hole had been left open.");
+    }
+
+    private void bakery() {
+        UUID job = job("Bakery", "Two Ovens", "US");
+        Floor floor = zone(job, "Bench room", Map.of("length", "24' 0\"", "width", "15' 10\""));
+        floor.hoursAgo(3)
+                .reading(
+                        "walk-over",
+                        "",
+                        "sealer",
+                        "no",
+                        "oil",
+                        "yes",
+                        "coating",
+                        "no",
+                        "dusting",
+                        "no",
+                        "hollow",
+                        "no");
+        floor.reading("water-drop", "Oven side", "drop", "beads").reading("water-drop", "Door", "drop", "soaks");
+        floor.reading("climate", "", "air", "72 °F", "rh", "55 %", "slab", "70 °F");
+    }
+
+    private void ferryStore() {
+        UUID job = job("Ferry line store", "Quay Ferries", "US");
+        Floor floor = zone(job, "Rope store", Map.of("length", "31' 0\"", "width", "20' 6\""));
+        floor.surveyed(4, "64 °F", "60 %", "61 °F")
+                .hoursAgo(1)
+                .gate("profile", "csp", "3")
+                .gate("rub", "rub", "clean");
+    }
+
+    private void kilnRoom() {
+        UUID job = job("Pottery kiln room", "Hollow Lane Pottery", "METRIC");
+        Floor floor = zone(job, "Kiln room", Map.of("length", "7.45 m", "width", "6.1 m"));
+        floor.surveyed(3, "19 °C", "52 %", "18 °C").ground().plan("primer", 15);
+    }
+
+    private void seedBank() {
+        UUID job = job("Seed bank packing room", "Fenland Seed Bank", "METRIC");
+        Floor floor = zone(job, "Packing room", Map.of("length", "10.2 m", "width", "7.5 m"));
+        floor.surveyed(150, "18 °C", "50 %", "17 °C").hoursAgo(140).ground();
+        floor.hoursAgo(132)
+                .coat("primer")
+                .hoursAgo(116)
+                .coat("body")
+                .hoursAgo(115.8)
+                .coat("flake")
+                .hoursAgo(97)
+                .coat("clear");
+        floor.hoursAgo(5).reading("climate", "", "air", "18 °C", "rh", "50 %", "slab", "17 °C");
+    }
+
+    private void school() {
+        UUID job = job("School boiler house", "Marsh Lane School", "US");
+        Floor floor = zone(job, "Boiler house", Map.of("length", "28' 0\"", "width", "22' 0\""));
+        double fiveYearsLessSevenWeeks = (1826 - 49) * 24;
+        floor.surveyed(fiveYearsLessSevenWeeks + 90, "68 °F", "50 %", "66 °F").ground();
+        floor.hoursAgo(fiveYearsLessSevenWeeks + 60)
+                .coat("primer")
+                .hoursAgo(fiveYearsLessSevenWeeks + 48)
+                .coat("body");
+        floor.hoursAgo(fiveYearsLessSevenWeeks + 47.7)
+                .coat("flake")
+                .hoursAgo(fiveYearsLessSevenWeeks + 20)
+                .coat("clear");
+        floor.note("Handed over with the care sheet.");
+    }
+}

@@ -1,0 +1,33 @@
+package openslab.server.exchange;
+
+import java.util.List;
+import java.util.Map;
+import openslab.server.job.Forms;
+import openslab.server.product.SheetForm;
+
+/**
+ * A whole job as one JSON document; docs/formats/job-file.md describes it, docs/formats/open-slab-job.schema.json is its
+ * schema. It holds facts only, as they were keyed in: whoever reads it computes the rest.
+ *
+ * @param format always {@code open-slab-job}
+ * @param formatVersion 1
+ * @param revision the job's version when it was written
+ * @param sheets every sheet the zones use, by digest
+ */
+record JobFile(
+        String format,
+        int formatVersion,
+        String id,
+        int revision,
+        Forms.JobForm job,
+        List<ZonePart> zones,
+        Map<String, SheetForm> sheets) {
+    static final String FORMAT = "open-slab-job";
+    static final int VERSION = 1;
+
+    record ZonePart(String id, Forms.ZoneForm facts, List<LayerPart> layers, List<EntryPart> log) {}
+
+    record LayerPart(String id, String sheet, String plannedStart) {}
+
+    record EntryPart(String key, Forms.LogForm entry) {}
+}

@@ -1,0 +1,233 @@
+package openslab.server.exchange;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import openslab.core.job.LogEntry;
+import openslab.core.quantity.Faults;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Refusal;
+import openslab.core.quantity.UnitSystem;
+import openslab.server.job.Forms;
+import openslab.server.job.JobStore;
+import openslab.server.job.JobViews;
+import openslab.server.job.Jobs;
+import openslab.server.product.SheetForm;
+import openslab.server.product.SheetStore;
+import openslab.server.store.Writes;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Service;
+
+/** Writes a job to a file and reads it back: whole, or not at all. */
+@Service
+class JobFiles {
+    private final JobStore store;
+    private final SheetStore sheets;
+    private final Jobs jobs;
+    private final Writes writes;
+    private final JdbcClient db;
+
+    JobFiles(JobStore store, SheetStore sheets, Jobs jobs, Writes writes, JdbcClient db) {
+        this.store = store;
+        this.sheets = sheets;
+        this.jobs = jobs;
+        this.writes = writes;
+        this.db = db;
+    }
+
+    JobFile export(UUID jobId) {
+        var job = store.get(jobId);
+        Map<String, SheetForm> used = new TreeMap<>();
+        var zones = new ArrayList<JobFile.ZonePart>();
+        for (var zone : store.zones(jobId)) {
+            zone.layers()
+                    .forEach(l -> used.put(l.digest(), sheets.of(l.digest()).form()));
+            zones.add(new JobFile.ZonePart(
+                    zone.id().toString(),
+                    JobViews.form(zone.choice()),
+                    zone.layers().stream()
+                            .map(l -> new JobFile.LayerPart(
+                                    l.id(),
+                                    l.digest(),
+                                    l.plannedStart().map(Object::toString).orElse(null)))
+                            .toList(),
+                    zone.log().stream().map(JobFiles::part).toList()));
+        }
+        return new JobFile(
+                JobFile.FORMAT,
+                JobFile.VERSION,
+                jobId.toString(),
+                job.version(),
+                JobViews.form(job.facts()),
+                zones,
+                used);
+    }
+
+    private static JobFile.EntryPart part(LogEntry e) {
+        Map<String, String> typed = new TreeMap<>();
+        e.values().forEach((field, value) -> typed.put(field, value.typed()));
+        return new JobFile.EntryPart(
+                e.key(),
+                new Forms.LogForm(e.kind().name(), e.subject(), e.place(), e.at().toString(), e.by(), e.note(), typed));
+    }
+
+    /**
+     * @param asCopy gives everything a fresh id, so that a job that is already here can stand beside itself
+     * @return the job's id
+     * @throws InvalidInput naming the place in the file
+     * @throws Refusal when the job is already here
+     */
+    UUID read(UUID key, JobFile file, boolean asCopy) {
+        return UUID.fromString(writes.once(key, List.of("import", asCopy, file), () -> {
+            requireFormat(file);
+            UnaryOperator<String> renamed = asCopy ? fresh() : id -> id;
+            UUID jobId = uuid("id", file.id(), renamed);
+            if (store.find(jobId).isPresent()) {
+                throw new Refusal(
+                        "job-already-here",
+                        "This job is already on the rack.",
+                        "Import it as a copy, or keep the one that is here.");
+            }
+            var job = at("job", () -> Forms.read(required("job", file.job())));
+            store.insert(jobId, job, Math.max(1, file.revision()));
+            requireSheets(file);
+            Set<UUID> keys = new HashSet<>();
+            for (int i = 0; i < file.zones().size(); i++) {
+                zone(jobId, job.units(), file.zones().get(i), "zones[" + i + "]", renamed, keys);
+            }
+            return jobId.toString();
+        }));
+    }
+
+    private static void requireFormat(JobFile file) {
+        var faults = new Faults();
+        if (!JobFile.FORMAT.equals(file.format())) {
+            faults.add("format", file.format(), JobFile.FORMAT);
+        }
+        if (file.formatVersion() != JobFile.VERSION) {
+            faults.add("formatVersion", file.formatVersion(), "version " + JobFile.VERSION);
+        }
+        if (file.zones() == null) {
+            faults.add("zones", null, "a list of zones, empty if there are none");
+        }
+        if (file.sheets() == null) {
+            faults.add("sheets", null, "every sheet that the zones use");
+        }
+        faults.check();
+    }
+
+    private void requireSheets(JobFile file) {
+        file.sheets().forEach((digest, form) -> {
+            String path = "sheets." + digest;
+            String stored = at(path, () -> sheets.put(required(path, form)));
+            if (!stored.equals(digest)) {
+                throw new InvalidInput(
+                        path, "a sheet with digest " + stored, "the sheet whose digest stands before it");
+            }
+        });
+    }
+
+    private void zone(
+            UUID jobId,
+            UnitSystem units,
+            JobFile.ZonePart part,
+            String path,
+            UnaryOperator<String> renamed,
+            Set<UUID> keys) {
+        required(path, part);
+        UUID zoneId = uuid(path + ".id", part.id(), renamed);
+        requireNew("zone", "id", zoneId, path + ".id");
+        var choice = at(path + ".facts", () -> Forms.read(required("facts", part.facts()), units));
+        var layers = new ArrayList<JobStore.StoredLayer>();
+        for (int i = 0; i < required(path + ".layers", part.layers()).size(); i++) {
+            layers.add(layer(part.layers().get(i), path + ".layers[" + i + "]"));
+        }
+        store.insertZone(jobId, zoneId, choice, layers);
+        List<String> layerIds = layers.stream().map(JobStore.StoredLayer::id).toList();
+        var before = new ArrayList<String>();
+        for (int i = 0; i < required(path + ".log", part.log()).size(); i++) {
+            String here = path + ".log[" + i + "]";
+            var entry = required(here, part.log().get(i));
+            UUID entryKey = uuid(here + ".key", entry.key(), renamed);
+            if (!keys.add(entryKey)) {
+                throw new InvalidInput(here + ".key", entry.key(), "a key that no other entry has");
+            }
+            requireNew("log_entry", "entry_key", entryKey, here + ".key");
+            var form = required(here + ".entry", entry.entry());
+            var scope = new Forms.LogScope(units, layerIds, List.copyOf(before), jobs.latest());
+            var strike = "STRIKE".equals(form.kind()) && form.subject() != null;
+            var read =
+                    at(here + ".entry", () -> Forms.read(entryKey, strike ? withSubject(form, renamed) : form, scope));
+            store.append(zoneId, read);
+            before.add(read.key());
+        }
+    }
+
+    private JobStore.StoredLayer layer(JobFile.LayerPart part, String path) {
+        required(path, part);
+        var faults = new Faults();
+        String id = faults.line(path + ".id", part.id(), 1, 40);
+        if (part.sheet() == null || !sheets.has(part.sheet())) {
+            faults.add(path + ".sheet", part.sheet(), "the digest of one of the file's sheets");
+        }
+        var start = part.plannedStart() == null
+                ? null
+                : faults.moment(path + ".plannedStart", part.plannedStart(), java.time.Instant.MAX);
+        faults.check();
+        return new JobStore.StoredLayer(id, part.sheet(), Optional.ofNullable(start));
+    }
+
+    private void requireNew(String table, String column, UUID id, String path) {
+        int there = db.sql("select count(*) from " + table + " where " + column + " = :id")
+                .param("id", id)
+                .query(Integer.class)
+                .single();
+        if (there > 0) {
+            throw new InvalidInput(path, id, "an id that no other job has; import the file as a copy");
+        }
+    }
+
+    private static Forms.LogForm withSubject(Forms.LogForm f, UnaryOperator<String> renamed) {
+        return new Forms.LogForm(f.kind(), renamed.apply(f.subject()), f.place(), f.at(), f.by(), f.note(), f.values());
+    }
+
+    /** The same fresh id for the same old one, so that a strike still names what it struck. */
+    private static UnaryOperator<String> fresh() {
+        Map<String, String> given = new HashMap<>();
+        return id -> given.computeIfAbsent(id, old -> UUID.randomUUID().toString());
+    }
+
+    private static UUID uuid(String path, String text, UnaryOperator<String> renamed) {
+        try {
+            return UUID.fromString(
+                    renamed.apply(UUID.fromString(required(path, text)).toString()));
+        } catch (IllegalArgumentException e) {
+            throw new InvalidInput(path, text, "a UUID");
+        }
+    }
+
+    private static <T> T required(String path, T part) {
+        if (part == null) {
+            throw new InvalidInput(path, null, "present");
+        }
+        return part;
+    }
+
+    /** Runs {@code read}; its faults are told with where in the file they are. */
+    private static <T> T at(String path, java.util.function.Supplier<T> read) {
+        try {
+            return read.get();
+        } catch (InvalidInput e) {
+            throw new InvalidInput(e.faults().stream()
+                    .map(f -> new InvalidInput.Fault(path + "." + f.field(), f.value(), f.accepted()))
+                    .toList());
+        }
+    }
+}

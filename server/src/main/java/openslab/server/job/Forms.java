@@ -1,0 +1,205 @@
+package openslab.server.job;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import openslab.core.floor.Shapes;
+import openslab.core.job.LogEntry;
+import openslab.core.job.ZoneFields;
+import openslab.core.prep.PrepMethods;
+import openslab.core.product.Exposure;
+import openslab.core.quantity.Faults;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Value;
+import openslab.core.survey.TestMethod;
+import openslab.core.survey.TestMethods;
+
+/** What a person sends about a job, and how it is read: every fault of a form is told at once. */
+public final class Forms {
+    /** Where the floor is, roughly: it decides what weather can do to it. */
+    public enum Setting {
+        INDOORS,
+        OUTDOORS
+    }
+
+    /** @param latitude degrees north; {@code longitude} degrees east */
+    public record JobForm(
+            String name,
+            String client,
+            String place,
+            String latitude,
+            String longitude,
+            String timeZone,
+            String units,
+            String setting,
+            boolean archived) {}
+
+    /** A job form that was read. */
+    public record JobFacts(
+            String name,
+            String client,
+            String place,
+            double latitude,
+            double longitude,
+            ZoneId timeZone,
+            UnitSystem units,
+            Setting setting,
+            boolean archived) {}
+
+    /**
+     * @param sides as typed, by the shape's side ids
+     * @param settings as typed: pace, share, allowance, and slab where one temperature is to be planned with
+     */
+    public record ZoneForm(
+            String name,
+            String shape,
+            Map<String, String> sides,
+            String exposure,
+            boolean dust,
+            boolean washWater,
+            Map<String, String> settings) {}
+
+    /** A zone form that was read; {@code values} holds sides and settings together. */
+    public record ZoneChoice(
+            String name, String shape, Exposure exposure, boolean dust, boolean washWater, Map<String, Value> values) {}
+
+    /** @param sheet digest of the sheet to use; {@code plannedStart} empty to let it follow the layer below */
+    public record LayerForm(String sheet, String plannedStart) {}
+
+    /** @param at when it happened; {@code values} as typed, by field id */
+    public record LogForm(
+            String kind, String subject, String place, String at, String by, String note, Map<String, String> values) {}
+
+    private static final String WHOLE_FLOOR = "whole floor";
+
+    private Forms() {}
+
+    public static JobFacts read(JobForm form) {
+        var faults = new Faults();
+        String name = faults.line("name", form.name(), 1, 120);
+        String client = faults.line("client", form.client(), 0, 120);
+        String place = faults.line("place", form.place(), 0, 120);
+        Double latitude = degrees(faults, "latitude", form.latitude(), 90);
+        Double longitude = degrees(faults, "longitude", form.longitude(), 180);
+        ZoneId zone = faults.timeZone("timeZone", form.timeZone());
+        UnitSystem units = faults.oneOf("units", form.units(), UnitSystem.class);
+        Setting setting = faults.oneOf("setting", form.setting(), Setting.class);
+        faults.check();
+        return new JobFacts(name, client, place, latitude, longitude, zone, units, setting, form.archived());
+    }
+
+    private static Double degrees(Faults faults, String field, String text, double most) {
+        Field range = Field.quantity(field, field, Unit.ONE, -most, most, "");
+        Value value = faults.read(() -> range.parse(field, text, UnitSystem.METRIC));
+        return value == null ? null : value.base();
+    }
+
+    public static ZoneChoice read(ZoneForm form, UnitSystem units) {
+        var faults = new Faults();
+        String name = faults.line("name", form.name(), 1, 120);
+        Exposure exposure = faults.oneOf("exposure", form.exposure(), Exposure.class);
+        Map<String, Value> values = new TreeMap<>();
+        Map<String, String> sides = form.sides() == null ? Map.of() : form.sides();
+        List<Field> sideFields = faults.read(() -> Shapes.fields(form.shape()));
+        if (sideFields != null) {
+            Map<String, Value> read = faults.read(() -> Field.parseAll("sides", sideFields, sides, units));
+            if (read != null) {
+                values.putAll(read);
+                faults.read(() -> Shapes.of(form.shape(), bases(read)));
+            }
+        }
+        Map<String, Value> settings = faults.read(() -> settings(form.settings(), units));
+        faults.check();
+        values.putAll(settings);
+        return new ZoneChoice(name, form.shape(), exposure, form.dust(), form.washWater(), values);
+    }
+
+    private static Map<String, Value> settings(Map<String, String> typed, UnitSystem units) {
+        Map<String, String> given = new TreeMap<>(typed == null ? Map.of() : typed);
+        String slab = given.remove(ZoneFields.SLAB.id());
+        Map<String, Value> values = Field.parseAll("settings", ZoneFields.CREW, given, units);
+        if (slab != null && !slab.isBlank()) {
+            values.put(ZoneFields.SLAB.id(), ZoneFields.SLAB.parse("settings.slab", slab, units));
+        }
+        return values;
+    }
+
+    static Map<String, Double> bases(Map<String, Value> values) {
+        return values.entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().base()));
+    }
+
+    /**
+     * @param layers the zone's layer ids; {@code standing} the key of every entry that was not struck
+     * @param latest nothing happened later than this
+     */
+    public record LogScope(UnitSystem units, List<String> layers, List<String> standing, Instant latest) {}
+
+    public static LogEntry read(UUID key, LogForm form, LogScope scope) {
+        var faults = new Faults();
+        LogEntry.Kind kind = faults.oneOf("kind", form.kind(), LogEntry.Kind.class);
+        Instant at = faults.moment("at", form.at(), scope.latest());
+        String by = faults.line("by", form.by(), 1, 60);
+        String note = faults.prose("note", form.note(), 2000);
+        faults.check();
+        String subject = form.subject() == null ? "" : form.subject();
+        String place = "";
+        if (kind == LogEntry.Kind.READING) {
+            TestMethod method = faults.read(() -> TestMethods.of(subject));
+            place = method != null && method.wholeFloor() ? WHOLE_FLOOR : faults.line("place", form.place(), 1, 60);
+        }
+        List<Field> fields = faults.read(() -> fields(kind, subject, scope));
+        Map<String, String> typed = form.values() == null ? Map.of() : form.values();
+        Map<String, Value> values =
+                fields == null ? null : faults.read(() -> Field.parseAll("values", fields, typed, scope.units()));
+        if (kind == LogEntry.Kind.NOTE && note != null && note.isEmpty()) {
+            faults.add("note", null, "some words");
+        }
+        faults.check();
+        return new LogEntry(key.toString(), kind, subject, place, at, by, note, values);
+    }
+
+    private static List<Field> fields(LogEntry.Kind kind, String subject, LogScope scope) {
+        return switch (kind) {
+            case READING -> TestMethods.of(subject).fields();
+            case GATE -> {
+                Map<String, List<Field>> gates = PrepMethods.gateFields();
+                if (!gates.containsKey(subject)) {
+                    throw notOneOf(subject, gates.keySet());
+                }
+                yield gates.get(subject);
+            }
+            case BATCH, COAT -> {
+                if (!scope.layers().contains(subject)) {
+                    throw notOneOf(subject, scope.layers());
+                }
+                yield kind == LogEntry.Kind.BATCH ? LogEntry.BATCH_FIELDS : List.of();
+            }
+            case STRIKE -> {
+                if (!scope.standing().contains(subject)) {
+                    throw new InvalidInput("subject", subject, "the key of an entry of this zone that stands");
+                }
+                yield List.of();
+            }
+            case NOTE -> {
+                if (!subject.isEmpty()) {
+                    throw new InvalidInput("subject", subject, "nothing: a note is about the zone");
+                }
+                yield List.of();
+            }
+        };
+    }
+
+    private static InvalidInput notOneOf(String subject, Collection<String> known) {
+        return new InvalidInput("subject", subject, "one of " + String.join(", ", new TreeSet<>(known)));
+    }
+}

@@ -1,0 +1,111 @@
+package openslab.server.job;
+
+import java.util.List;
+import java.util.UUID;
+import openslab.core.quantity.InvalidInput;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Jobs, zones, layers and the log. Every write answers with the job as it is then. */
+@RestController
+@RequestMapping("/api/jobs")
+class JobController {
+    private static final String KEY = "Idempotency-Key";
+    private static final String SEEN = "If-Match";
+
+    private final Jobs jobs;
+    private final JobViews views;
+
+    JobController(Jobs jobs, JobViews views) {
+        this.jobs = jobs;
+        this.views = views;
+    }
+
+    @GetMapping
+    List<JobViews.RackItem> rack() {
+        return views.rack();
+    }
+
+    @GetMapping("/{jobId}")
+    JobViews.JobView job(@PathVariable UUID jobId) {
+        return views.job(jobId);
+    }
+
+    @PostMapping
+    @ResponseStatus(HttpStatus.CREATED)
+    JobViews.JobView create(@RequestHeader(KEY) UUID key, @RequestBody Forms.JobForm form) {
+        return views.job(jobs.create(key, form));
+    }
+
+    @PutMapping("/{jobId}")
+    JobViews.JobView edit(
+            @PathVariable UUID jobId,
+            @RequestHeader(KEY) UUID key,
+            @RequestHeader(SEEN) String version,
+            @RequestBody Forms.JobForm form) {
+        jobs.edit(jobId, seen(key, version), form);
+        return views.job(jobId);
+    }
+
+    @PostMapping("/{jobId}/zones")
+    @ResponseStatus(HttpStatus.CREATED)
+    JobViews.JobView addZone(
+            @PathVariable UUID jobId,
+            @RequestHeader(KEY) UUID key,
+            @RequestHeader(SEEN) String version,
+            @RequestBody Forms.ZoneForm form) {
+        jobs.addZone(jobId, seen(key, version), form);
+        return views.job(jobId);
+    }
+
+    @PutMapping("/{jobId}/zones/{zoneId}")
+    JobViews.JobView editZone(
+            @PathVariable UUID jobId,
+            @PathVariable UUID zoneId,
+            @RequestHeader(KEY) UUID key,
+            @RequestHeader(SEEN) String version,
+            @RequestBody Forms.ZoneForm form) {
+        jobs.editZone(jobId, zoneId, seen(key, version), form);
+        return views.job(jobId);
+    }
+
+    @PutMapping("/{jobId}/zones/{zoneId}/layers/{layerId}")
+    JobViews.JobView editLayer(
+            @PathVariable UUID jobId,
+            @PathVariable UUID zoneId,
+            @PathVariable String layerId,
+            @RequestHeader(KEY) UUID key,
+            @RequestHeader(SEEN) String version,
+            @RequestBody Forms.LayerForm form) {
+        jobs.editLayer(jobId, zoneId, layerId, seen(key, version), form);
+        return views.job(jobId);
+    }
+
+    /** Appends to the log. The log only grows, so no version is asked for: two people may write at once. */
+    @PostMapping("/{jobId}/zones/{zoneId}/log")
+    @ResponseStatus(HttpStatus.CREATED)
+    JobViews.JobView log(
+            @PathVariable UUID jobId,
+            @PathVariable UUID zoneId,
+            @RequestHeader(KEY) UUID key,
+            @RequestBody Forms.LogForm form) {
+        jobs.log(jobId, zoneId, key, form);
+        return views.job(jobId);
+    }
+
+    private static Jobs.Seen seen(UUID key, String version) {
+        String bare = version.replace("\"", "").strip();
+        if (!bare.matches("\\d{1,9}")) {
+            throw new InvalidInput(SEEN, version, "the version of the job that was seen, a whole number");
+        }
+        return new Jobs.Seen(key, Integer.parseInt(bare));
+    }
+}

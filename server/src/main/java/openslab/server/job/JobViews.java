@@ -1,0 +1,219 @@
+package openslab.server.job;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import openslab.core.job.LogEntry;
+import openslab.core.job.RunningClock;
+import openslab.core.job.Stratum;
+import openslab.core.job.ZoneFields;
+import openslab.core.job.ZoneReport;
+import openslab.core.survey.TestMethods;
+import openslab.server.product.SheetStore;
+import org.springframework.stereotype.Component;
+
+/** Jobs as the screens are told of them. */
+@Component
+public class JobViews {
+    /** @param lead the zone whose clock runs out first */
+    record RackItem(
+            UUID id,
+            String name,
+            String client,
+            String place,
+            String timeZone,
+            boolean archived,
+            int version,
+            int zones,
+            Optional<LeadZone> lead) {}
+
+    record LeadZone(UUID id, String name, String area, String system, List<Stratum> strata, RunningClock.Next next) {}
+
+    record JobView(UUID id, int version, Forms.JobForm facts, Instant now, List<ZoneView> zones, List<LogView> log) {}
+
+    /** @param layers which sheet each layer has, and whether a newer one is on the shelf */
+    record ZoneView(UUID id, Forms.ZoneForm facts, List<LayerView> layers, ZoneReport report) {}
+
+    record LayerView(
+            String id,
+            String slug,
+            String digest,
+            String name,
+            Optional<String> newer,
+            Optional<Instant> plannedStart) {}
+
+    /**
+     * @param what the entry in words
+     * @param struck a later entry says it was a mistake
+     */
+    record LogView(
+            String key,
+            UUID zoneId,
+            String zone,
+            String kind,
+            String subject,
+            String what,
+            String place,
+            Instant at,
+            String by,
+            String note,
+            boolean struck) {}
+
+    private final JobStore store;
+    private final SheetStore sheets;
+    private final Jobs jobs;
+    private final Clock clock;
+
+    JobViews(JobStore store, SheetStore sheets, Jobs jobs, Clock clock) {
+        this.store = store;
+        this.sheets = sheets;
+        this.jobs = jobs;
+        this.clock = clock;
+    }
+
+    /** The clock that runs out first stands first. */
+    List<RackItem> rack() {
+        return store.all().stream()
+                .map(this::rackItem)
+                .sorted(Comparator.comparing(
+                        (RackItem i) -> i.lead().map(LeadZone::next).orElse(null),
+                        Comparator.nullsLast(RunningClock.Next.FIRST)))
+                .toList();
+    }
+
+    private RackItem rackItem(JobStore.StoredJob job) {
+        List<JobStore.StoredZone> zones = store.zones(job.id());
+        Optional<LeadZone> lead = zones.stream()
+                .map(z -> leadZone(job, z))
+                .min(Comparator.comparing(LeadZone::next, RunningClock.Next.FIRST));
+        var f = job.facts();
+        return new RackItem(
+                job.id(),
+                f.name(),
+                f.client(),
+                f.place(),
+                f.timeZone().getId(),
+                f.archived(),
+                job.version(),
+                zones.size(),
+                lead);
+    }
+
+    private LeadZone leadZone(JobStore.StoredJob job, JobStore.StoredZone zone) {
+        ZoneReport report = jobs.report(job, jobs.facts(zone));
+        String system =
+                report.layers().stream().anyMatch(l -> l.sheet().broadcast().isPresent())
+                        ? "epoxy with flake"
+                        : "epoxy";
+        return new LeadZone(zone.id(), report.name(), report.area().text(), system, report.strata(), report.next());
+    }
+
+    JobView job(UUID id) {
+        var job = store.get(id);
+        List<JobStore.StoredZone> zones = store.zones(id);
+        return new JobView(
+                id,
+                job.version(),
+                form(job.facts()),
+                clock.instant(),
+                zones.stream().map(z -> zone(job, z)).toList(),
+                zones.stream()
+                        .flatMap(z -> log(z).stream())
+                        .sorted(Comparator.comparing(LogView::at).reversed())
+                        .toList());
+    }
+
+    /** What was keyed in, as it would be keyed in again. */
+    public static Forms.JobForm form(Forms.JobFacts f) {
+        return new Forms.JobForm(
+                f.name(),
+                f.client(),
+                f.place(),
+                Double.toString(f.latitude()),
+                Double.toString(f.longitude()),
+                f.timeZone().getId(),
+                f.units().name(),
+                f.setting().name(),
+                f.archived());
+    }
+
+    /** What was keyed in, as it would be keyed in again. */
+    public static Forms.ZoneForm form(Forms.ZoneChoice c) {
+        Map<String, String> sides = new TreeMap<>();
+        Map<String, String> settings = new TreeMap<>();
+        Set<String> crew =
+                ZoneFields.CREW.stream().map(openslab.core.quantity.Field::id).collect(Collectors.toSet());
+        c.values().forEach((field, value) -> {
+            boolean setting = crew.contains(field) || field.equals(ZoneFields.SLAB.id());
+            (setting ? settings : sides).put(field, value.typed());
+        });
+        return new Forms.ZoneForm(c.name(), c.shape(), sides, c.exposure().name(), c.dust(), c.washWater(), settings);
+    }
+
+    private ZoneView zone(JobStore.StoredJob job, JobStore.StoredZone zone) {
+        List<LayerView> layers = zone.layers().stream()
+                .map(l -> {
+                    var stored = sheets.of(l.digest());
+                    Optional<String> newer = sheets.newest(stored.sheet().slug())
+                            .map(SheetStore.Stored::digest)
+                            .filter(d -> !d.equals(l.digest()));
+                    return new LayerView(
+                            l.id(),
+                            stored.sheet().slug(),
+                            l.digest(),
+                            stored.sheet().name(),
+                            newer,
+                            l.plannedStart());
+                })
+                .toList();
+        return new ZoneView(zone.id(), form(zone.choice()), layers, jobs.report(job, jobs.facts(zone)));
+    }
+
+    private List<LogView> log(JobStore.StoredZone zone) {
+        Set<String> struck = zone.log().stream()
+                .filter(e -> e.kind() == LogEntry.Kind.STRIKE)
+                .map(LogEntry::subject)
+                .collect(Collectors.toSet());
+        Map<String, LogEntry> byKey = zone.log().stream().collect(Collectors.toMap(LogEntry::key, e -> e));
+        var views = new ArrayList<LogView>();
+        for (LogEntry e : zone.log()) {
+            views.add(new LogView(
+                    e.key(),
+                    zone.id(),
+                    zone.choice().name(),
+                    e.kind().name(),
+                    e.subject(),
+                    what(e, byKey),
+                    e.place(),
+                    e.at(),
+                    e.by(),
+                    e.note(),
+                    struck.contains(e.key())));
+        }
+        return views;
+    }
+
+    private static String what(LogEntry e, Map<String, LogEntry> byKey) {
+        String values = e.values().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .map(v -> v.getKey() + " " + v.getValue().typed())
+                .collect(Collectors.joining(", "));
+        return switch (e.kind()) {
+            case READING -> TestMethods.of(e.subject()).title() + ": " + values;
+            case GATE -> "Gate " + e.subject() + ": " + values;
+            case BATCH -> "Batch mixed for the " + e.subject() + ": " + values;
+            case COAT -> "Coat done: " + e.subject();
+            case NOTE -> "Note";
+            case STRIKE ->
+                "Struck: " + (byKey.containsKey(e.subject()) ? what(byKey.get(e.subject()), byKey) : e.subject());
+        };
+    }
+}

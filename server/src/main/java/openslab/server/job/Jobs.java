@@ -1,0 +1,209 @@
+package openslab.server.job;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+import openslab.core.floor.Shapes;
+import openslab.core.job.LayerChoice;
+import openslab.core.job.LogEntry;
+import openslab.core.job.ZoneFacts;
+import openslab.core.job.ZoneFields;
+import openslab.core.job.ZoneReport;
+import openslab.core.prep.SiteLimits;
+import openslab.core.quantity.Faults;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Value;
+import openslab.server.product.Catalogue;
+import openslab.server.product.SheetStore;
+import openslab.server.store.Writes;
+import openslab.server.web.NotHere;
+import org.springframework.stereotype.Service;
+
+/** What can be done with a job. Every public write is one transaction and runs once per key. */
+@Service
+public class Jobs {
+    /** A phone's clock may be a little ahead of ours. */
+    private static final Duration SKEW = Duration.ofMinutes(10);
+
+    private final JobStore store;
+    private final SheetStore sheets;
+    private final Writes writes;
+    private final Clock clock;
+
+    Jobs(JobStore store, SheetStore sheets, Writes writes, Clock clock) {
+        this.store = store;
+        this.sheets = sheets;
+        this.writes = writes;
+        this.clock = clock;
+    }
+
+    /** A write's key, and the version of the job that its sender saw. */
+    public record Seen(UUID key, int version) {}
+
+    public UUID create(UUID key, Forms.JobForm form) {
+        return UUID.fromString(writes.once(key, List.of("job", form), () -> {
+            UUID id = UUID.randomUUID();
+            store.insert(id, Forms.read(form), 1);
+            return id.toString();
+        }));
+    }
+
+    public void edit(UUID jobId, Seen seen, Forms.JobForm form) {
+        writes.once(seen.key(), List.of("job", jobId, seen.version(), form), () -> {
+            var job = store.get(jobId);
+            var facts = Forms.read(form);
+            store.advance(jobId, seen.version(), words(job.facts()), words(facts));
+            store.update(jobId, facts);
+            return jobId.toString();
+        });
+    }
+
+    public UUID addZone(UUID jobId, Seen seen, Forms.ZoneForm form) {
+        return UUID.fromString(writes.once(seen.key(), List.of("zone", jobId, seen.version(), form), () -> {
+            var job = store.get(jobId);
+            var choice = Forms.read(form, job.facts().units());
+            UUID id = UUID.randomUUID();
+            List<JobStore.StoredLayer> layers = Catalogue.EPOXY_WITH_FLAKE.stream()
+                    .map(l -> new JobStore.StoredLayer(
+                            l.id(),
+                            sheets.newest(l.slug())
+                                    .orElseThrow(() -> new NotHere("sheet", l.slug()))
+                                    .digest(),
+                            Optional.empty()))
+                    .toList();
+            store.advance(jobId, seen.version(), Map.of(), Map.of("zone", choice.name()));
+            store.insertZone(jobId, id, choice, layers);
+            return id.toString();
+        }));
+    }
+
+    public void editZone(UUID jobId, UUID zoneId, Seen seen, Forms.ZoneForm form) {
+        writes.once(seen.key(), List.of("zone", jobId, zoneId, seen.version(), form), () -> {
+            var job = store.get(jobId);
+            var zone = store.zone(jobId, zoneId);
+            var choice = Forms.read(form, job.facts().units());
+            store.advance(jobId, seen.version(), words(zone.choice()), words(choice));
+            store.updateZone(zoneId, choice);
+            return zoneId.toString();
+        });
+    }
+
+    public void editLayer(UUID jobId, UUID zoneId, String layerId, Seen seen, Forms.LayerForm form) {
+        writes.once(seen.key(), List.of("layer", jobId, zoneId, layerId, seen.version(), form), () -> {
+            var zone = store.zone(jobId, zoneId);
+            var layer = zone.layers().stream()
+                    .filter(l -> l.id().equals(layerId))
+                    .findFirst()
+                    .orElseThrow(() -> new NotHere("layerId", layerId));
+            var changed = read(layer, form);
+            String path = zone.choice().name() + ", " + layerId;
+            store.advance(jobId, seen.version(), words(path, layer), words(path, changed));
+            store.updateLayer(zoneId, changed);
+            return layerId;
+        });
+    }
+
+    /** A sheet for another must stand in the same place of the build-up. */
+    private JobStore.StoredLayer read(JobStore.StoredLayer layer, Forms.LayerForm form) {
+        var faults = new Faults();
+        boolean planned = form.plannedStart() != null && !form.plannedStart().isBlank();
+        var start = planned
+                ? faults.moment(
+                        "plannedStart", form.plannedStart(), clock.instant().plus(Duration.ofDays(3650)))
+                : null;
+        faults.check();
+        var role = sheets.of(layer.digest()).sheet().role();
+        var sheet = sheets.of(form.sheet() == null ? layer.digest() : form.sheet());
+        if (sheet.sheet().role() != role) {
+            throw new InvalidInput(
+                    "sheet",
+                    sheet.sheet().name(),
+                    "a sheet for this layer: " + role.label().toLowerCase(java.util.Locale.ROOT));
+        }
+        return new JobStore.StoredLayer(layer.id(), sheet.digest(), Optional.ofNullable(start));
+    }
+
+    /** Appends to the log; {@code key} becomes the entry's own. */
+    public void log(UUID jobId, UUID zoneId, UUID key, Forms.LogForm form) {
+        writes.once(key, List.of("log", jobId, zoneId, form), () -> {
+            var job = store.get(jobId);
+            var zone = store.zone(jobId, zoneId);
+            store.append(zoneId, Forms.read(key, form, scope(job, zone)));
+            return key.toString();
+        });
+    }
+
+    private Forms.LogScope scope(JobStore.StoredJob job, JobStore.StoredZone zone) {
+        List<String> standing =
+                facts(zone).standing().stream().map(LogEntry::key).toList();
+        return new Forms.LogScope(
+                job.facts().units(),
+                zone.layers().stream().map(JobStore.StoredLayer::id).toList(),
+                standing,
+                latest());
+    }
+
+    /** Nothing is logged that happened later than this. */
+    public Instant latest() {
+        return clock.instant().plus(SKEW);
+    }
+
+    /** A stored zone as the core knows it. */
+    public ZoneFacts facts(JobStore.StoredZone zone) {
+        Map<String, Value> values = zone.choice().values();
+        return new ZoneFacts(
+                zone.id().toString(),
+                zone.choice().name(),
+                Shapes.of(zone.choice().shape(), Forms.bases(values)),
+                zone.choice().exposure(),
+                new SiteLimits(zone.choice().dust(), zone.choice().washWater()),
+                ZoneFields.crew(values),
+                Optional.ofNullable(values.get(ZoneFields.SLAB.id())).map(Value::base),
+                zone.layers().stream()
+                        .map(l -> new LayerChoice(l.id(), sheets.of(l.digest()).sheet(), l.plannedStart()))
+                        .toList(),
+                zone.log());
+    }
+
+    public ZoneReport report(JobStore.StoredJob job, ZoneFacts facts) {
+        return ZoneReport.of(facts, job.facts().units(), job.facts().timeZone(), clock.instant());
+    }
+
+    private static Map<String, String> words(Forms.JobFacts f) {
+        Map<String, String> words = new TreeMap<>();
+        words.put("name", f.name());
+        words.put("client", f.client());
+        words.put("place", f.place());
+        words.put("latitude", Double.toString(f.latitude()));
+        words.put("longitude", Double.toString(f.longitude()));
+        words.put("time zone", f.timeZone().getId());
+        words.put("units", f.units().name());
+        words.put("setting", f.setting().name());
+        words.put("archived", Boolean.toString(f.archived()));
+        return words;
+    }
+
+    private static Map<String, String> words(Forms.ZoneChoice c) {
+        Map<String, String> words = new TreeMap<>();
+        words.put("zone name", c.name());
+        words.put("shape", c.shape());
+        words.put("exposure", c.exposure().name());
+        words.put("dust allowed", Boolean.toString(c.dust()));
+        words.put("wash water allowed", Boolean.toString(c.washWater()));
+        c.values().forEach((field, value) -> words.put(field, value.typed()));
+        return words;
+    }
+
+    private Map<String, String> words(String path, JobStore.StoredLayer layer) {
+        return Map.of(
+                path + ": sheet",
+                sheets.of(layer.digest()).sheet().name() + " " + layer.digest().substring(0, 8),
+                path + ": start",
+                layer.plannedStart().map(Object::toString).orElse(""));
+    }
+}

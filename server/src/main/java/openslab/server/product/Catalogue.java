@@ -1,0 +1,61 @@
+package openslab.server.product;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import openslab.server.store.Writes;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.ObjectMapper;
+
+/**
+ * The generic sheets that ship with the application: one JSON file each under {@code catalogue/sheets}, one line each in
+ * {@code catalogue/sheets.txt}. Put on the shelf at the first start; never over a sheet that somebody edited.
+ */
+@Component
+@Order(1)
+public class Catalogue implements ApplicationRunner {
+    /** One layer of a build-up that ships. */
+    public record SystemLayer(String id, String slug) {}
+
+    /** The build-up a new zone starts with. */
+    public static final List<SystemLayer> EPOXY_WITH_FLAKE = List.of(
+            new SystemLayer("primer", "epoxy-primer"),
+            new SystemLayer("body", "epoxy-body-coat"),
+            new SystemLayer("flake", "vinyl-flake"),
+            new SystemLayer("clear", "epoxy-clear-coat"));
+
+    private final SheetStore sheets;
+    private final Writes writes;
+    private final ObjectMapper json;
+
+    Catalogue(SheetStore sheets, Writes writes, ObjectMapper json) {
+        this.sheets = sheets;
+        this.writes = writes;
+        this.json = json;
+    }
+
+    @Override
+    public void run(ApplicationArguments args) throws IOException {
+        for (String slug :
+                text("catalogue/sheets.txt").lines().filter(l -> !l.isBlank()).toList()) {
+            SheetForm form = json.readValue(text("catalogue/sheets/" + slug + ".json"), SheetForm.class);
+            if (sheets.newest(slug).isEmpty()) {
+                writes.once(UUID.randomUUID(), form, () -> sheets.put(form));
+            }
+        }
+    }
+
+    private static String text(String resource) throws IOException {
+        try (InputStream in = Catalogue.class.getClassLoader().getResourceAsStream(resource)) {
+            if (in == null) {
+                throw new IllegalStateException("the application ships without " + resource);
+            }
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        }
+    }
+}

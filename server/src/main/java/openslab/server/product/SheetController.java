@@ -1,0 +1,128 @@
+package openslab.server.product;
+
+import java.util.List;
+import java.util.UUID;
+import openslab.core.buildup.Film;
+import openslab.core.quantity.Faults;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.UnitSystem;
+import openslab.server.store.Writes;
+import openslab.server.web.NotHere;
+import openslab.server.web.StaleWrite;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The shelf of product sheets. */
+@RestController
+@RequestMapping("/api/sheets")
+class SheetController {
+    /** @param films wet and dry film of one coat, with their working; empty for a broadcast */
+    record SheetView(String slug, String digest, String name, String role, SheetForm form, List<Figure> films) {
+        static SheetView of(SheetStore.Stored s) {
+            UnitSystem units = UnitSystem.valueOf(s.form().units());
+            return new SheetView(
+                    s.sheet().slug(),
+                    s.digest(),
+                    s.sheet().name(),
+                    s.sheet().role().name(),
+                    s.form(),
+                    s.sheet()
+                            .liquid()
+                            .map(l -> List.of(Film.wet(l, units), Film.dry(l, units)))
+                            .orElse(List.of()));
+        }
+    }
+
+    /** What may be keyed into a sheet. */
+    record SheetFieldsView(List<Field> liquid, Field broadcast, List<Field> limits) {}
+
+    private final SheetStore sheets;
+    private final Writes writes;
+
+    SheetController(SheetStore sheets, Writes writes) {
+        this.sheets = sheets;
+        this.writes = writes;
+    }
+
+    @GetMapping
+    List<SheetView> shelf() {
+        return sheets.shelf().stream().map(SheetView::of).toList();
+    }
+
+    @GetMapping("/fields")
+    SheetFieldsView fields() {
+        return new SheetFieldsView(
+                List.of(
+                        SheetFields.PARTS_A,
+                        SheetFields.PARTS_B,
+                        SheetFields.DENSITY_A,
+                        SheetFields.DENSITY_B,
+                        SheetFields.SOLIDS,
+                        SheetFields.SPREAD),
+                SheetFields.BROADCAST,
+                SheetFields.LIMITS);
+    }
+
+    /** Puts a new sheet on the shelf; its name must not be taken by another. */
+    @PostMapping
+    SheetView add(@RequestHeader("Idempotency-Key") UUID key, @RequestBody SheetForm form) {
+        String digest = writes.once(key, List.of("sheet", form), () -> {
+            String slug = SheetReader.read(form).sheet().slug();
+            if (sheets.newest(slug).isPresent()) {
+                var faults = new Faults();
+                faults.add("name", form.name(), "a name that no sheet on the shelf has");
+                faults.check();
+            }
+            return sheets.put(form);
+        });
+        return SheetView.of(sheets.of(digest));
+    }
+
+    /** Replaces the sheet on the shelf; jobs keep the sheet they were planned with until somebody changes it there. */
+    @PutMapping("/{slug}")
+    SheetView edit(
+            @PathVariable String slug,
+            @RequestHeader("Idempotency-Key") UUID key,
+            @RequestHeader("If-Match") String seen,
+            @RequestBody SheetForm form) {
+        String digest = writes.once(key, List.of("sheet", slug, seen, form), () -> {
+            var newest = sheets.newest(slug).orElseThrow(() -> new NotHere("sheet", slug));
+            if (!seen.replace("\"", "").equals(newest.digest())) {
+                throw new StaleWrite(
+                        0,
+                        0,
+                        List.of(new StaleWrite.Change(0, "sheet", seen, newest.digest(), java.time.Instant.EPOCH)));
+            }
+            return sheets.put(withSlug(form, slug));
+        });
+        return SheetView.of(sheets.of(digest));
+    }
+
+    private static SheetForm withSlug(SheetForm f, String slug) {
+        return new SheetForm(
+                slug,
+                f.name(),
+                f.role(),
+                f.units(),
+                f.partsA(),
+                f.partsB(),
+                f.densityA(),
+                f.densityB(),
+                f.volumeSolids(),
+                f.spread(),
+                f.firstIn(),
+                f.broadcast(),
+                f.limits(),
+                f.clocks(),
+                f.kits(),
+                f.reseal(),
+                f.note());
+    }
+}

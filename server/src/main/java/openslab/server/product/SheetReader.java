@@ -1,0 +1,281 @@
+package openslab.server.product;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import openslab.core.product.Broadcast;
+import openslab.core.product.Clock;
+import openslab.core.product.Exposure;
+import openslab.core.product.Kit;
+import openslab.core.product.LayerRole;
+import openslab.core.product.Liquid;
+import openslab.core.product.ProductSheet;
+import openslab.core.product.TemperatureCurve;
+import openslab.core.quantity.Faults;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Value;
+import openslab.core.survey.Limits;
+
+/** Reads a {@link SheetForm} into the core's sheet, and into the same form with every unit written out. */
+final class SheetReader {
+    /** @param canonical what is stored: the same text for the same sheet, whatever was left to defaults */
+    record Read(SheetForm canonical, ProductSheet sheet) {}
+
+    private final SheetForm form;
+    private final UnitSystem units;
+    private final Faults faults = new Faults();
+
+    private SheetReader(SheetForm form) {
+        this.form = form;
+        this.units = form.units() == null ? UnitSystem.METRIC : faults.oneOf("units", form.units(), UnitSystem.class);
+    }
+
+    /** @throws openslab.core.quantity.InvalidInput naming every fault */
+    static Read read(SheetForm form) {
+        return new SheetReader(form).read();
+    }
+
+    private Read read() {
+        faults.check();
+        String name = faults.line("name", form.name(), 1, 120);
+        LayerRole role = faults.oneOf("role", form.role(), LayerRole.class);
+        String note = faults.prose("note", form.note(), 1000);
+        boolean broadcast = role == LayerRole.BROADCAST;
+        Map<String, Value> liquid = broadcast ? Map.of() : liquidValues();
+        Liquid.Part first = broadcast
+                ? null
+                : faults.oneOf("firstIn", form.firstIn() == null ? "A" : form.firstIn(), Liquid.Part.class);
+        Value thrown = broadcast ? value(SheetFields.BROADCAST, "broadcast", form.broadcast()) : null;
+        Map<String, Value> limits = form.limits().isEmpty()
+                ? Map.of()
+                : orEmpty(faults.read(() -> Field.parseAll("limits", SheetFields.LIMITS, form.limits(), units)));
+        if (!limits.isEmpty()) {
+            ordered(limits, "phMin", "phMax");
+            ordered(limits, "slabMin", "slabMax");
+            ordered(limits, "cspMin", "cspMax");
+        }
+        if (!broadcast && form.limits().isEmpty()) {
+            faults.add("limits", null, "every limit of the sheet: a liquid bonds to the slab only within them");
+        }
+        Map<Clock, List<TimeValue>> clocks = clockValues(broadcast);
+        List<KitValue> kits = kitValues(broadcast ? SheetFields.KIT_KILOGRAMS : SheetFields.KIT_LITRES);
+        Map<Exposure, Value> reseal = resealValues();
+        faults.check();
+
+        var sheet = new ProductSheet(
+                slug(name),
+                name,
+                role,
+                broadcast ? Optional.empty() : Optional.of(liquid(liquid, first)),
+                broadcast ? Optional.of(new Broadcast(thrown.base())) : Optional.empty(),
+                limits.isEmpty() ? Optional.empty() : Optional.of(limits(limits, name)),
+                curves(clocks),
+                kits.stream()
+                        .map(k -> new Kit(k.label, k.size.base(), Math.round(k.price.base() * 100)))
+                        .toList(),
+                years(reseal),
+                note);
+        return new Read(canonical(sheet, liquid, thrown, limits, clocks, kits, reseal), sheet);
+    }
+
+    private record TimeValue(Value at, Value time) {}
+
+    private record KitValue(String label, Value size, Value price) {}
+
+    private static Map<String, Value> orEmpty(Map<String, Value> values) {
+        return values == null ? Map.of() : values;
+    }
+
+    private Value value(Field field, String path, String text) {
+        return faults.read(() -> field.parse(path, text, units));
+    }
+
+    private Map<String, Value> liquidValues() {
+        Map<String, Value> values = new TreeMap<>();
+        String partsB = form.partsB() == null || form.partsB().isBlank() ? "0" : form.partsB();
+        put(values, SheetFields.PARTS_A, form.partsA());
+        put(values, SheetFields.PARTS_B, partsB);
+        put(values, SheetFields.DENSITY_A, form.densityA());
+        if (values.get("partsB") != null && values.get("partsB").base() > 0) {
+            put(values, SheetFields.DENSITY_B, form.densityB());
+        }
+        put(values, SheetFields.SOLIDS, form.volumeSolids());
+        put(values, SheetFields.SPREAD, form.spread());
+        return values;
+    }
+
+    private void put(Map<String, Value> values, Field field, String text) {
+        Value value = value(field, field.id(), text);
+        if (value != null) {
+            values.put(field.id(), value);
+        }
+    }
+
+    private void ordered(Map<String, Value> limits, String low, String high) {
+        if (limits.get(low).base() > limits.get(high).base()) {
+            faults.add(
+                    "limits." + low,
+                    limits.get(low).typed(),
+                    "at most what " + high + " says, " + limits.get(high).typed());
+        }
+    }
+
+    private Map<Clock, List<TimeValue>> clockValues(boolean broadcast) {
+        Map<Clock, List<TimeValue>> clocks = new EnumMap<>(Clock.class);
+        form.clocks().forEach((name, rows) -> {
+            Clock clock = faults.oneOf("clocks." + name, name, Clock.class);
+            var values = new ArrayList<TimeValue>();
+            for (int i = 0; rows != null && i < rows.size(); i++) {
+                String path = "clocks." + name + "[" + i + "].";
+                var row = rows.get(i);
+                Value at = value(SheetFields.AT, path + "at", row.at());
+                Value time = value(SheetFields.TIME, path + "time", row.time());
+                if (at != null && values.stream().anyMatch(v -> v.at != null && v.at.base() == at.base())) {
+                    faults.add(path + "at", row.at(), "each temperature once");
+                }
+                values.add(new TimeValue(at, time));
+            }
+            if (clock != null && !values.isEmpty()) {
+                clocks.put(clock, values);
+            }
+        });
+        if (!broadcast) {
+            for (Clock clock : List.of(Clock.POT_LIFE, Clock.RECOAT_OPENS)) {
+                if (!clocks.containsKey(clock)) {
+                    faults.add("clocks." + clock, null, "at least one temperature with its time");
+                }
+            }
+        }
+        return clocks;
+    }
+
+    private List<KitValue> kitValues(Field size) {
+        var kits = new ArrayList<KitValue>();
+        for (int i = 0; i < form.kits().size(); i++) {
+            String path = "kits[" + i + "].";
+            var kit = form.kits().get(i);
+            String label = faults.line(path + "label", kit.label(), 1, 60);
+            kits.add(new KitValue(
+                    label,
+                    value(size, path + "size", kit.size()),
+                    value(SheetFields.PRICE, path + "price", kit.price())));
+        }
+        if (kits.size() > 12) {
+            faults.add("kits", kits.size() + " kits", "at most 12 sizes");
+        }
+        return kits;
+    }
+
+    private Map<Exposure, Value> resealValues() {
+        Map<Exposure, Value> years = new EnumMap<>(Exposure.class);
+        form.reseal().forEach((name, text) -> {
+            if (text != null && !text.isBlank()) {
+                Exposure exposure = faults.oneOf("reseal." + name, name, Exposure.class);
+                Value value = value(SheetFields.YEARS, "reseal." + name, text);
+                if (exposure != null && value != null) {
+                    years.put(exposure, value);
+                }
+            }
+        });
+        return years;
+    }
+
+    private String slug(String name) {
+        String given = form.slug() == null || form.slug().isBlank() ? name : form.slug();
+        String plain =
+                given.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
+        return plain.isEmpty() ? "sheet" : plain.substring(0, Math.min(60, plain.length()));
+    }
+
+    private static Liquid liquid(Map<String, Value> v, Liquid.Part first) {
+        return new Liquid(
+                v.get("partsA").base(),
+                v.get("partsB").base(),
+                v.get("densityA").base(),
+                v.containsKey("densityB") ? v.get("densityB").base() : 0,
+                v.get("volumeSolids").base() / 100,
+                v.get("spread").base(),
+                first);
+    }
+
+    private static Limits limits(Map<String, Value> v, String name) {
+        return new Limits(
+                v.get("mver").base(),
+                v.get("slabRh").base(),
+                v.get("phMin").base(),
+                v.get("phMax").base(),
+                v.get("slabMin").base(),
+                v.get("slabMax").base(),
+                v.get("airRh").base(),
+                v.get("dewMargin").base(),
+                v.get("minAge").base() / openslab.core.quantity.Unit.DAY.toBase(1),
+                (int) Math.round(v.get("cspMin").base()),
+                (int) Math.round(v.get("cspMax").base()),
+                name);
+    }
+
+    private static Map<Clock, TemperatureCurve> curves(Map<Clock, List<TimeValue>> clocks) {
+        Map<Clock, TemperatureCurve> curves = new EnumMap<>(Clock.class);
+        clocks.forEach((clock, rows) -> curves.put(
+                clock,
+                new TemperatureCurve(rows.stream()
+                        .map(r -> new TemperatureCurve.Point(r.at.base(), r.time.base()))
+                        .toList())));
+        return curves;
+    }
+
+    private static Map<Exposure, Double> years(Map<Exposure, Value> reseal) {
+        Map<Exposure, Double> years = new EnumMap<>(Exposure.class);
+        reseal.forEach((e, v) -> years.put(e, openslab.core.quantity.Unit.YEAR.fromBase(v.base())));
+        return years;
+    }
+
+    private SheetForm canonical(
+            ProductSheet sheet,
+            Map<String, Value> liquid,
+            Value thrown,
+            Map<String, Value> limits,
+            Map<Clock, List<TimeValue>> clocks,
+            List<KitValue> kits,
+            Map<Exposure, Value> reseal) {
+        Map<String, String> typedLimits = new TreeMap<>();
+        limits.forEach((id, v) -> typedLimits.put(id, v.typed()));
+        Map<String, List<SheetForm.TimeForm>> typedClocks = new TreeMap<>();
+        clocks.forEach((clock, rows) -> typedClocks.put(
+                clock.name(),
+                rows.stream()
+                        .map(r -> new SheetForm.TimeForm(r.at.typed(), r.time.typed()))
+                        .toList()));
+        Map<String, String> typedReseal = new TreeMap<>();
+        reseal.forEach((e, v) -> typedReseal.put(e.name(), v.typed()));
+        return new SheetForm(
+                sheet.slug(),
+                sheet.name(),
+                sheet.role().name(),
+                units.name(),
+                typed(liquid, "partsA"),
+                typed(liquid, "partsB"),
+                typed(liquid, "densityA"),
+                typed(liquid, "densityB"),
+                typed(liquid, "volumeSolids"),
+                typed(liquid, "spread"),
+                sheet.liquid().map(l -> l.firstIn().name()).orElse(null),
+                thrown == null ? null : thrown.typed(),
+                typedLimits,
+                typedClocks,
+                kits.stream()
+                        .map(k -> new SheetForm.KitForm(k.label, k.size.typed(), k.price.typed()))
+                        .toList(),
+                typedReseal,
+                sheet.note());
+    }
+
+    private static String typed(Map<String, Value> values, String field) {
+        return values.containsKey(field) ? values.get(field).typed() : null;
+    }
+}

@@ -1,0 +1,107 @@
+package openslab.server.store;
+
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.HexFormat;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Supplier;
+import openslab.core.quantity.Refusal;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.databind.ObjectMapper;
+
+/**
+ * The one door for writing. A write carries a key made by whoever sent it: sent twice, it is done once and answered twice.
+ * It is acknowledged only when it is on disk.
+ */
+@Component
+public class Writes {
+    private record Done(String fingerprint, String result) {}
+
+    private final JdbcClient db;
+    private final TransactionTemplate transaction;
+    private final Durability durability;
+    private final ObjectMapper json;
+    private final Clock clock;
+
+    Writes(
+            JdbcClient db,
+            PlatformTransactionManager transactions,
+            Durability durability,
+            ObjectMapper json,
+            Clock clock) {
+        this.db = db;
+        this.transaction = new TransactionTemplate(transactions);
+        this.durability = durability;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /**
+     * Does {@code write} once for {@code key}.
+     *
+     * @param request what was asked, path and body; the same key with another request is refused
+     * @param write answers the id of what was written
+     * @return that id, now or from the first time
+     */
+    public String once(UUID key, Object request, Supplier<String> write) {
+        String fingerprint = digest(json.writeValueAsString(request));
+        try {
+            String result = transaction.execute(status -> done(key, fingerprint).orElseGet(() -> {
+                String id = write.get();
+                remember(key, fingerprint, id);
+                return id;
+            }));
+            durability.sync();
+            return result;
+        } catch (DuplicateKeyException e) {
+            // the same key was written by a request beside this one between our look and our insert: its answer is ours
+            return done(key, fingerprint).orElseThrow(() -> e);
+        }
+    }
+
+    private Optional<String> done(UUID key, String fingerprint) {
+        return db.sql("select fingerprint, result from write_key where write_key = :key")
+                .param("key", key)
+                .query(Done.class)
+                .optional()
+                .map(done -> {
+                    if (!done.fingerprint().equals(fingerprint)) {
+                        throw new Refusal(
+                                "key-used-before",
+                                "Key " + key + " was used for another write.",
+                                "Make a fresh key for every write; repeat a key only to repeat the same write.");
+                    }
+                    return done.result();
+                });
+    }
+
+    private void remember(UUID key, String fingerprint, String result) {
+        db.sql(
+                        """
+                insert into write_key (write_key, fingerprint, result, stored_at)
+                values (:key, :fingerprint, :result, :now)""")
+                .param("key", key)
+                .param("fingerprint", fingerprint)
+                .param("result", result)
+                .param("now", OffsetDateTime.now(clock))
+                .update();
+    }
+
+    /** SHA-256 in hex. */
+    public static String digest(String text) {
+        try {
+            byte[] hash = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(hash);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException("every Java has SHA-256", e);
+        }
+    }
+}

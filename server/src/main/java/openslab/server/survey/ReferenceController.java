@@ -1,0 +1,108 @@
+package openslab.server.survey;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import openslab.core.floor.Shapes;
+import openslab.core.job.LogEntry;
+import openslab.core.job.ZoneFields;
+import openslab.core.product.Exposure;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.TestMethod;
+import openslab.core.survey.TestMethods;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What can be keyed in: test methods and fields, so that no screen knows them by heart. */
+@RestController
+@RequestMapping("/api")
+class ReferenceController {
+    record MethodView(
+            String id,
+            String title,
+            String how,
+            boolean required,
+            boolean wholeFloor,
+            List<Field> fields,
+            Source source) {
+        static MethodView of(TestMethod m) {
+            return new MethodView(m.id(), m.title(), m.how(), m.required(), m.wholeFloor(), m.fields(), m.source());
+        }
+    }
+
+    record Named(String id, String label) {}
+
+    record ReferenceView(
+            List<MethodView> methods,
+            Map<String, List<Field>> shapes,
+            List<Field> crew,
+            Field slab,
+            List<Field> batch,
+            List<Named> exposures,
+            List<String> timeZones) {}
+
+    /** @param fixed true where the clock was stopped for tests and pictures */
+    record NowView(Instant now, boolean fixed) {}
+
+    /** @param group which field to read it as: a side of a shape, say */
+    record EchoForm(String shape, Map<String, String> sides, String units) {}
+
+    /** What a shape's sides come to, for showing while they are typed. */
+    record EchoView(String area, String areaAlso, String perimeter, String perimeterAlso) {}
+
+    private final Clock clock;
+
+    ReferenceController(Clock clock) {
+        this.clock = clock;
+    }
+
+    @GetMapping("/reference")
+    ReferenceView reference() {
+        Map<String, List<Field>> shapes = new LinkedHashMap<>();
+        Shapes.kinds().forEach(k -> shapes.put(k, Shapes.fields(k)));
+        return new ReferenceView(
+                TestMethods.ALL.stream().map(MethodView::of).toList(),
+                shapes,
+                ZoneFields.CREW,
+                ZoneFields.SLAB,
+                LogEntry.BATCH_FIELDS,
+                Arrays.stream(Exposure.values())
+                        .map(e -> new Named(e.name(), e.label()))
+                        .toList(),
+                ZoneId.getAvailableZoneIds().stream()
+                        .filter(z -> z.contains("/") && !z.startsWith("Etc/") && !z.startsWith("SystemV/"))
+                        .sorted()
+                        .toList());
+    }
+
+    @GetMapping("/now")
+    NowView now() {
+        boolean fixed = clock.equals(Clock.fixed(clock.instant(), clock.getZone()));
+        return new NowView(clock.instant(), fixed);
+    }
+
+    /** Area and perimeter of sides as they are typed; nothing is stored. */
+    @PostMapping("/echo/shape")
+    EchoView shape(@RequestBody EchoForm form) {
+        var faults = new openslab.core.quantity.Faults();
+        UnitSystem units = faults.oneOf("units", form.units(), UnitSystem.class);
+        faults.check();
+        Map<String, Double> metres = new LinkedHashMap<>();
+        Map<String, String> sides = form.sides() == null ? Map.of() : form.sides();
+        Field.parseAll("sides", Shapes.fields(form.shape()), sides, units)
+                .forEach((side, value) -> metres.put(side, value.base()));
+        var shape = Shapes.of(form.shape(), metres);
+        var area = shape.area(units);
+        var perimeter = shape.perimeter(units);
+        return new EchoView(area.text(), area.also(), perimeter.text(), perimeter.also());
+    }
+}

@@ -1,0 +1,142 @@
+package openslab.server.web;
+
+import java.net.URI;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Refusal;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MissingRequestHeaderException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.exc.StreamReadException;
+import tools.jackson.databind.DatabindException;
+
+/**
+ * Every error leaves as RFC 9457 problem details. A user's mistake names the field, the value and what is accepted and leaves
+ * no trace in the log; our own mistake is logged under an incident number, and only the number leaves.
+ */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler
+    ProblemDetail invalid(InvalidInput e) {
+        return withFaults(HttpStatus.BAD_REQUEST, "invalid-input", e.getMessage(), e.faults());
+    }
+
+    @ExceptionHandler
+    ProblemDetail refused(Refusal e) {
+        var p = problem(HttpStatus.UNPROCESSABLE_CONTENT, e.code(), e.getMessage());
+        p.setProperty("remedy", e.remedy());
+        return p;
+    }
+
+    @ExceptionHandler
+    ProblemDetail unknown(NotHere e) {
+        return withFaults(
+                HttpStatus.NOT_FOUND,
+                "not-here",
+                e.getMessage(),
+                List.of(new InvalidInput.Fault(e.field(), e.value(), "the id of something that is here")));
+    }
+
+    @ExceptionHandler
+    ProblemDetail stale(StaleWrite e) {
+        var p = problem(HttpStatus.PRECONDITION_FAILED, "stale-write", e.getMessage());
+        p.setProperty("changes", e.changes());
+        p.setProperty("version", e.version());
+        return p;
+    }
+
+    @ExceptionHandler
+    ProblemDetail mismatch(MethodArgumentTypeMismatchException e) {
+        Class<?> type = e.getRequiredType();
+        String accepted =
+                type == UUID.class ? "a UUID such as 0b6e2a3c-58a1-4f0e-9d55-2f1a7c7f8a10" : "another kind of value";
+        var faults = List.of(new InvalidInput.Fault(e.getName(), String.valueOf(e.getValue()), accepted));
+        return withFaults(HttpStatus.BAD_REQUEST, "invalid-input", sentences(faults), faults);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        var faults = List.of(fault(e));
+        var p = withFaults(HttpStatus.BAD_REQUEST, "unreadable-json", sentences(faults), faults);
+        return handleExceptionInternal(e, p, headers, HttpStatus.BAD_REQUEST, request);
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleServletRequestBindingException(
+            org.springframework.web.bind.ServletRequestBindingException e,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        String header = e instanceof MissingRequestHeaderException missing ? missing.getHeaderName() : "request";
+        var faults = List.of(new InvalidInput.Fault(header, null, "a header that every write carries"));
+        var p = withFaults(HttpStatus.BAD_REQUEST, "invalid-input", sentences(faults), faults);
+        return handleExceptionInternal(e, p, headers, HttpStatus.BAD_REQUEST, request);
+    }
+
+    @ExceptionHandler
+    ProblemDetail bug(Exception e) {
+        String incident = UUID.randomUUID().toString().substring(0, 8);
+        LOG.error("incident {}", incident, e);
+        return problem(HttpStatus.INTERNAL_SERVER_ERROR, "our-mistake", "Our mistake, logged as " + incident + ".");
+    }
+
+    private static InvalidInput.Fault fault(HttpMessageNotReadableException e) {
+        Throwable cause = e.getCause();
+        if (cause instanceof DatabindException bind) {
+            return new InvalidInput.Fault(
+                    path(bind),
+                    null,
+                    "a field of this form, of the right kind: "
+                            + bind.getOriginalMessage().lines().findFirst().orElse(""));
+        }
+        if (cause instanceof StreamReadException read && read.getLocation() != null) {
+            return new InvalidInput.Fault(
+                    "body",
+                    "line " + read.getLocation().getLineNr() + ", column "
+                            + read.getLocation().getColumnNr(),
+                    "well-formed JSON");
+        }
+        return new InvalidInput.Fault("body", null, "a JSON object");
+    }
+
+    private static String path(JacksonException e) {
+        String path = e.getPath().stream()
+                .map(r -> r.getPropertyName() == null ? "[" + r.getIndex() + "]" : r.getPropertyName())
+                .collect(Collectors.joining("."));
+        return path.isEmpty() ? "body" : path.replace(".[", "[");
+    }
+
+    private static String sentences(List<InvalidInput.Fault> faults) {
+        return faults.stream().map(InvalidInput.Fault::sentence).collect(Collectors.joining(" "));
+    }
+
+    private static ProblemDetail withFaults(
+            HttpStatus status, String code, String detail, List<InvalidInput.Fault> faults) {
+        var p = problem(status, code, detail);
+        p.setProperty("faults", faults);
+        return p;
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String code, String detail) {
+        var p = ProblemDetail.forStatusAndDetail(status, detail);
+        p.setType(URI.create("/problems/" + code));
+        return p;
+    }
+}

@@ -1,0 +1,153 @@
+package openslab.server.web;
+
+import io.swagger.v3.core.converter.AnnotatedType;
+import io.swagger.v3.core.converter.ModelConverter;
+import io.swagger.v3.core.converter.ModelConverterContext;
+import io.swagger.v3.oas.models.OpenAPI;
+import io.swagger.v3.oas.models.info.Info;
+import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
+import java.lang.reflect.RecordComponent;
+import java.util.Arrays;
+import java.util.Iterator;
+import java.util.List;
+import java.util.Optional;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Line;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import org.springdoc.core.utils.SpringDocUtils;
+import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.ValueSerializer;
+import tools.jackson.databind.module.SimpleModule;
+
+/** How core types look on the wire. Reports leave the core as they are; figures leave it ready to be read. */
+@Configuration
+public class WireFormat {
+    static {
+        SpringDocUtils.getConfig()
+                .replaceWithClass(Figure.class, FigureView.class)
+                .replaceWithClass(Source.class, SourceView.class)
+                .replaceWithClass(Unit.class, UnitView.class);
+    }
+
+    /**
+     * A figure with its working.
+     *
+     * @param text as the job reads it; {@code also} as the other system does, empty where both read alike
+     */
+    public record FigureView(
+            String label,
+            String text,
+            String also,
+            double value,
+            String unit,
+            List<StepView> steps,
+            SourceView source) {
+        static FigureView of(Figure f) {
+            List<StepView> steps = f.lines().stream()
+                    .map(l -> new StepView(
+                            l.symbol(),
+                            l.meaning(),
+                            l.formula(),
+                            l.isGiven() ? "" : f.substituted(l),
+                            l.shown(),
+                            also(l, f)))
+                    .toList();
+            return new FigureView(
+                    f.label(), f.text(), f.also(), f.value(), f.unit().symbol(), steps, SourceView.of(f.source()));
+        }
+
+        /** A given in the job's own units, where the working runs in others. */
+        private static String also(Line line, Figure f) {
+            Figure alone = new Figure("", line.value(), line.unit(), f.system(), List.of(), f.source());
+            return line.isGiven()
+                            && Unit.of(line.unit().dimension(), UnitSystem.US)
+                                    != Unit.of(line.unit().dimension(), UnitSystem.METRIC)
+                    ? alone.text()
+                    : "";
+        }
+    }
+
+    /** @param formula in symbols; {@code numbers} the same with today's numbers, both empty for a given */
+    public record StepView(String symbol, String meaning, String formula, String numbers, String value, String also) {}
+
+    public record SourceView(String kind, String sentence) {
+        static SourceView of(Source s) {
+            return new SourceView(s.kind().name(), s.sentence());
+        }
+    }
+
+    public record UnitView(String symbol) {}
+
+    @Bean
+    SimpleModule coreTypes() {
+        return new SimpleModule("core")
+                .addSerializer(Figure.class, as(FigureView::of))
+                .addSerializer(Source.class, as(SourceView::of))
+                .addSerializer(Unit.class, as(u -> new UnitView(u.symbol())));
+    }
+
+    @Bean
+    JsonMapperBuilderCustomizer strict() {
+        return builder -> builder.enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+                .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
+    }
+
+    private static <T> ValueSerializer<T> as(java.util.function.Function<T, Object> view) {
+        return new ValueSerializer<>() {
+            @Override
+            public void serialize(T value, JsonGenerator json, SerializationContext context) {
+                context.writeValue(json, view.apply(value));
+            }
+        };
+    }
+
+    /** The API's title page; the address is left relative, so that the committed copy is the same on every machine. */
+    @Bean
+    OpenAPI openApi() {
+        return new OpenAPI().info(new Info().title("Open Slab").version("1")).servers(List.of(new Server().url("/")));
+    }
+
+    /** A record's components are always there, unless they are Optional: the generated types then say so too. */
+    @Bean
+    ModelConverter requiredComponents() {
+        return new ModelConverter() {
+            @Override
+            public Schema<?> resolve(
+                    AnnotatedType type, ModelConverterContext context, Iterator<ModelConverter> chain) {
+                Schema<?> schema = chain.hasNext() ? chain.next().resolve(type, context, chain) : null;
+                Class<?> raw = com.fasterxml.jackson.databind.type.TypeFactory.defaultInstance()
+                        .constructType(type.getType())
+                        .getRawClass();
+                if (raw.isRecord() && schema != null) {
+                    String name = schema.get$ref() == null
+                            ? schema.getName()
+                            : schema.get$ref().replaceFirst(".*/", "");
+                    Schema<?> model =
+                            name == null ? schema : context.getDefinedModels().getOrDefault(name, schema);
+                    require(model, raw);
+                }
+                return schema;
+            }
+        };
+    }
+
+    private static void require(Schema<?> model, Class<?> raw) {
+        if (model.getProperties() != null) {
+            Arrays.stream(raw.getRecordComponents())
+                    .filter(c -> c.getType() != Optional.class)
+                    .map(RecordComponent::getName)
+                    .filter(model.getProperties()::containsKey)
+                    .filter(n ->
+                            model.getRequired() == null || !model.getRequired().contains(n))
+                    .forEach(model::addRequiredItem);
+        }
+    }
+}
