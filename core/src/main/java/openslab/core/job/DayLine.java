@@ -26,12 +26,13 @@ final class DayLine {
             boolean planned = !layer.coated();
             String name = layer.sheet().role().label().toLowerCase(java.util.Locale.ROOT);
             potLives(layer, zone, name, bars);
-            layer.start().ifPresent(start -> layer.at(Clock.RECOAT_OPENS).ifPresent(opens -> {
-                bars.add(new RunningClock(name + " too wet to recoat", start, opens, Mark.WET, planned));
-                layer.at(Clock.RECOAT_CLOSES)
-                        .ifPresent(closes -> bars.add(
-                                new RunningClock(name + " recoat window", opens, closes, Mark.WINDOW_OPEN, planned)));
-            }));
+            layer.start().filter(s -> layer.mark() != Mark.DONE).ifPresent(start -> layer.at(Clock.RECOAT_OPENS)
+                    .ifPresent(opens -> {
+                        bars.add(new RunningClock(name + " too wet to recoat", start, opens, Mark.WET, planned));
+                        layer.at(Clock.RECOAT_CLOSES)
+                                .ifPresent(closes -> bars.add(new RunningClock(
+                                        name + " recoat window", opens, closes, Mark.WINDOW_OPEN, planned)));
+                    }));
         }
         layers.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b).ifPresent(top -> service(top, bars));
         bars.sort(Comparator.comparing(RunningClock::from).thenComparing(RunningClock::to));
@@ -87,7 +88,7 @@ final class DayLine {
         }
         if (judged.verdict() == Verdict.HOLD || judged.verdict() == Verdict.STOP) {
             Optional<Instant> waits = judged.earliestAnswer().filter(now::isBefore);
-            return RunningClock.Next.of(judged.summary(), waits, Mark.of(judged.verdict()));
+            return RunningClock.Next.of(judged.summary().replaceFirst("\\.$", ""), waits, Mark.of(judged.verdict()));
         }
         if (prep.mark() != Mark.DONE) {
             return RunningClock.Next.of(prep.title() + ", then its gates", Optional.empty(), Mark.of(judged.verdict()));

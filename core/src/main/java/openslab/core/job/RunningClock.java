@@ -19,8 +19,8 @@ public record RunningClock(String label, Instant from, Instant to, Mark mark, bo
             return new Next(label, at, mark, mark.word());
         }
 
-        /** The one that needs attention first: a moment before no moment, the earlier before the later. */
-        public static final Comparator<Next> FIRST = Comparator.comparing((Next n) -> n.at().orElse(Instant.MAX))
+        /** The one that needs attention first: what waits for nobody but us, the worse word first, then the earlier moment. */
+        public static final Comparator<Next> FIRST = Comparator.comparing((Next n) -> n.at().orElse(Instant.MIN))
                 .thenComparing(Next::mark, Comparator.reverseOrder());
     }
 }

@@ -44,7 +44,7 @@ public record Batching(
                 Unit.SQUARE_METRE);
         // a whole number of bays must not become one more through the last bit
         int n = Math.max(1, (int) Math.ceil(areaM2 / most - 1e-9));
-        Figure count = w.figure("batches", "n", "max(1,ceil(A/Ab-0.000000001))", n, Unit.ONE, OURS);
+        Figure count = w.figure("batches", "n", "ceil(A/Ab)", n, Unit.ONE, OURS);
         return of(areaM2, liquid, count, crew, system);
     }
 

@@ -70,7 +70,8 @@ final class Grind implements PrepMethod {
                         "Grind the field",
                         "Go on past any film until the aggregate shows, even in colour, passes crossing.",
                         "The cap is weak and closed; the film has to hold in the concrete below it.")
-                .careful("The machine pulls: a trained hand on it, hearing protection. " + SILICA)
+                .careful(
+                        "The machine pulls: a trained hand on it, hearing protection. Silica: as for the edges; a floor grinder needs its own dust collector or water as well (Table 1).")
                 .until(Gate.profile(need)));
         steps.add(Step.of(
                         "Vacuum, then rub",

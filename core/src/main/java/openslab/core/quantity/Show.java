@@ -14,7 +14,8 @@ public final class Show {
 
     /** {@code base} (in the base unit of {@code unit}'s dimension) as "1 148 ft²". */
     public static String in(Unit unit, double base) {
-        return in(unit, base, unit.decimals());
+        boolean count = unit == Unit.ONE && base == Math.rint(base);
+        return in(unit, base, count ? 0 : unit.decimals());
     }
 
     public static String in(Unit unit, double base, int decimals) {

@@ -16,7 +16,7 @@ public enum Unit {
     MILLIMETRE("mm", Dimension.LENGTH, 0.001, 0, "mm"),
     FOOT("ft", Dimension.LENGTH, 0.3048, 2, "ft", "feet", "foot", "'"),
     INCH("in", Dimension.LENGTH, 0.0254, 2, "in", "inch", "inches", "\""),
-    SQUARE_METRE("m²", Dimension.AREA, 1, 2, "m²", "m2", "sqm"),
+    SQUARE_METRE("m²", Dimension.AREA, 1, 1, "m²", "m2", "sqm"),
     SQUARE_FOOT("ft²", Dimension.AREA, 0.3048 * 0.3048, 0, "ft²", "ft2", "sqft"),
     LITRE("L", Dimension.VOLUME, 1, 2, "l", "litre", "litres", "liter", "liters"),
     MILLILITRE("mL", Dimension.VOLUME, 0.001, 0, "ml"),

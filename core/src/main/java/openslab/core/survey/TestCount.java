@@ -28,7 +28,7 @@ public record TestCount(int first, double firstFt2, int more, double eachFt2, So
         if (more == 0) {
             return w.figure("tests needed", "n", Integer.toString(first), first, Unit.ONE, source);
         }
-        String formula = first + "+" + more + "·ceil(max(0,A-" + (long) firstFt2 + "-0.000001)/" + (long) eachFt2 + ")";
+        String formula = first + "+" + more + "·ceil(max(0,A-" + (long) firstFt2 + ")/" + (long) eachFt2 + ")";
         return w.figure("tests needed", "n", formula, of(areaM2), Unit.ONE, source);
     }
 }

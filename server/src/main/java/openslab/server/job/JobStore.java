@@ -89,7 +89,7 @@ public class JobStore {
     }
 
     public List<StoredJob> all() {
-        return db.sql("select " + JOB_COLUMNS + " from job order by created_at, id").query(JobRow.class).stream()
+        return db.sql("select " + JOB_COLUMNS + " from job order by created_at, id").query(JobRow.class).list().stream()
                 .map(JobRow::toDomain)
                 .toList();
     }
@@ -194,6 +194,7 @@ public class JobStore {
                 .param("id", id)
                 .param("seen", seen)
                 .query(ChangeRow.class)
+                .list()
                 .stream()
                 .map(r -> new StaleWrite.Change(
                         r.version(),

@@ -44,6 +44,7 @@ public class SheetStore {
                 select digest, body from sheet s
                 where ordinal = (select max(n.ordinal) from sheet n where n.slug = s.slug)""")
                 .query(Row.class)
+                .list()
                 .stream()
                 .map(this::stored)
                 .sorted(java.util.Comparator.comparing((Stored s) -> s.sheet().role())

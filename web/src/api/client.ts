@@ -1,0 +1,147 @@
+import type {
+  EchoView,
+  JobForm,
+  JobView,
+  LayerForm,
+  LogForm,
+  NowView,
+  RackItem,
+  ReferenceView,
+  SheetFieldsView,
+  SheetForm,
+  SheetView,
+  ZoneForm,
+} from './types';
+
+export interface Fault {
+  field: string;
+  value: string;
+  accepted: string;
+}
+
+export interface Change {
+  version: number;
+  field: string;
+  was: string;
+  is: string;
+}
+
+interface ProblemBody {
+  type?: string;
+  detail?: string;
+  remedy?: string;
+  faults?: Fault[];
+  changes?: Change[];
+}
+
+/** What the server declined, or why it could not be reached (status 0). */
+export class ApiProblem extends Error {
+  readonly status: number;
+  readonly remedy: string;
+  readonly faults: readonly Fault[];
+  readonly changes: readonly Change[];
+
+  constructor(status: number, body: ProblemBody) {
+    super(body.detail ?? 'The server did not answer. Nothing was lost: try again.');
+    this.status = status;
+    this.remedy = body.remedy ?? '';
+    this.faults = body.faults ?? [];
+    this.changes = body.changes ?? [];
+  }
+}
+
+/** A write's key: made once, repeated with every try of the same write. */
+export const newKey = (): string => crypto.randomUUID();
+
+interface Write {
+  key: string;
+  version?: string | number;
+  body: unknown;
+}
+
+async function call<T>(method: string, path: string, write?: Write): Promise<T> {
+  const headers: Record<string, string> = {};
+  if (write) {
+    headers['Content-Type'] = 'application/json';
+    headers['Idempotency-Key'] = write.key;
+    if (write.version !== undefined) {
+      headers['If-Match'] = `"${write.version}"`;
+    }
+  }
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method,
+      headers,
+      body: write ? JSON.stringify(write.body) : null,
+      signal: AbortSignal.timeout(20_000),
+    });
+  } catch {
+    throw new ApiProblem(0, {});
+  }
+  const body = (await response.json().catch(() => ({}))) as unknown;
+  if (!response.ok) {
+    throw new ApiProblem(response.status, body as ProblemBody);
+  }
+  return body as T; // the generated types describe what this path answers
+}
+
+const id = encodeURIComponent;
+
+export const now = (): Promise<NowView> => call('GET', '/api/now');
+export const reference = (): Promise<ReferenceView> => call('GET', '/api/reference');
+export const rack = (): Promise<RackItem[]> => call('GET', '/api/jobs');
+export const job = (jobId: string): Promise<JobView> => call('GET', `/api/jobs/${id(jobId)}`);
+
+export const createJob = (key: string, body: JobForm): Promise<JobView> =>
+  call('POST', '/api/jobs', { key, body });
+
+export const editJob = (jobId: string, key: string, version: number, body: JobForm) =>
+  call<JobView>('PUT', `/api/jobs/${id(jobId)}`, { key, version, body });
+
+export const addZone = (jobId: string, key: string, version: number, body: ZoneForm) =>
+  call<JobView>('POST', `/api/jobs/${id(jobId)}/zones`, { key, version, body });
+
+export const editZone = (
+  jobId: string,
+  zoneId: string,
+  key: string,
+  version: number,
+  body: ZoneForm,
+) => call<JobView>('PUT', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}`, { key, version, body });
+
+export const editLayer = (
+  where: { jobId: string; zoneId: string; layerId: string },
+  key: string,
+  version: number,
+  body: LayerForm,
+) =>
+  call<JobView>(
+    'PUT',
+    `/api/jobs/${id(where.jobId)}/zones/${id(where.zoneId)}/layers/${id(where.layerId)}`,
+    { key, version, body },
+  );
+
+export const log = (jobId: string, zoneId: string, key: string, body: LogForm): Promise<JobView> =>
+  call('POST', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/log`, { key, body });
+
+export const echoShape = (
+  shape: string,
+  sides: Record<string, string>,
+  units: string,
+): Promise<EchoView> =>
+  call('POST', '/api/echo/shape', { key: newKey(), body: { shape, sides, units } });
+
+export const shelf = (): Promise<SheetView[]> => call('GET', '/api/sheets');
+export const sheetFields = (): Promise<SheetFieldsView> => call('GET', '/api/sheets/fields');
+
+export const addSheet = (key: string, body: SheetForm): Promise<SheetView> =>
+  call('POST', '/api/sheets', { key, body });
+
+export const editSheet = (slug: string, key: string, version: string, body: SheetForm) =>
+  call<SheetView>('PUT', `/api/sheets/${id(slug)}`, { key, version, body });
+
+export const jobFileUrl = (jobId: string): string => `/api/job-files/${id(jobId)}`;
+
+export const importJob = (key: string, file: unknown, copy: boolean): Promise<{ jobId: string }> =>
+  call('POST', `/api/job-files?copy=${String(copy)}`, { key, body: file });

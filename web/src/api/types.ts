@@ -1,0 +1,35 @@
+import type { components } from './schema';
+
+type Schemas = components['schemas'];
+
+export type RackItem = Schemas['RackItem'];
+export type LeadZone = Schemas['LeadZone'];
+export type JobView = Schemas['JobView'];
+export type JobForm = Schemas['JobForm'];
+export type ZoneView = Schemas['ZoneView'];
+export type ZoneForm = Schemas['ZoneForm'];
+export type ZoneReport = Schemas['ZoneReport'];
+export type LayerForm = Schemas['LayerForm'];
+export type LayerReport = Schemas['LayerReport'];
+export type LayerView = Schemas['LayerView'];
+export type LogForm = Schemas['LogForm'];
+export type LogView = Schemas['LogView'];
+export type FigureView = Schemas['FigureView'];
+export type SourceView = Schemas['SourceView'];
+export type Finding = Schemas['Finding'];
+export type Judgement = Schemas['Judgement'];
+export type Field = Schemas['Field'];
+export type MethodView = Schemas['MethodView'];
+export type ReferenceView = Schemas['ReferenceView'];
+export type Stratum = Schemas['Stratum'];
+export type Mark = Stratum['mark'];
+export type RunningClock = Schemas['RunningClock'];
+export type TimedClock = Schemas['TimedClock'];
+export type GateReport = Schemas['GateReport'];
+export type StepReport = Schemas['StepReport'];
+export type SheetView = Schemas['SheetView'];
+export type SheetForm = Schemas['SheetForm'];
+export type SheetFieldsView = Schemas['SheetFieldsView'];
+export type EchoView = Schemas['EchoView'];
+export type NowView = Schemas['NowView'];
+export type Units = 'US' | 'METRIC';

@@ -1,0 +1,41 @@
+<script lang="ts">
+  import JobScreen from './JobScreen.svelte';
+  import KeysHelp from './KeysHelp.svelte';
+  import Rack from '../rack/Rack.svelte';
+  import Shelf from '../stage/product/Shelf.svelte';
+  import { appClock } from './clock.svelte';
+  import { known } from './reference.svelte';
+  import { router } from './route.svelte';
+  import { plainKey } from './keys';
+
+  let help = $state(false);
+  const route = $derived(router.route);
+
+  $effect(() => router.start());
+  $effect(() => appClock.start());
+  $effect(() => void known.load().catch(() => undefined));
+
+  function onkeydown(event: KeyboardEvent) {
+    if (plainKey(event) === '?') {
+      help = !help;
+    }
+  }
+</script>
+
+<svelte:window {onkeydown} />
+
+{#if route.at === 'rack'}
+  <Rack />
+{:else if route.at === 'shelf'}
+  <Shelf slug={route.slug} />
+{:else}
+  {#key route.jobId}
+    <JobScreen
+      jobId={route.jobId}
+      zoneId={route.zoneId}
+      stratum={route.at === 'job' ? route.stratum : 'log'}
+    />
+  {/key}
+{/if}
+
+{#if help}<KeysHelp onclose={() => (help = false)} />{/if}

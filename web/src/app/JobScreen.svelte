@@ -1,0 +1,199 @@
+<script lang="ts">
+  import JobHeader from './JobHeader.svelte';
+  import LogBook from './LogBook.svelte';
+  import Working from './Working.svelte';
+  import DayLine from './DayLine.svelte';
+  import Workplace from './Workplace.svelte';
+  import { appClock } from './clock.svelte';
+  import { setDesk } from './desk';
+  import { JobDesk } from './job.svelte';
+  import { plainKey } from './keys';
+  import { jobHref } from './route.svelte';
+  import CoreLying from '../core-sample/CoreLying.svelte';
+  import CoreNav from '../core-sample/CoreNav.svelte';
+  import Trouble from '../parts/Trouble.svelte';
+  import Button from '../parts/Button.svelte';
+  import ZoneDialog from '../stage/floor/ZoneDialog.svelte';
+  import NewReading from '../stage/survey/NewReading.svelte';
+
+  interface Props {
+    jobId: string;
+    zoneId: string;
+    stratum: string;
+  }
+
+  let { jobId, zoneId, stratum }: Props = $props();
+
+  // the screen is made anew for another job
+  // svelte-ignore state_referenced_locally
+  const desk = new JobDesk(jobId);
+  setDesk(desk);
+
+  let dialog = $state<'none' | 'reading' | 'zone'>('none');
+  let width = $state(1280);
+
+  const job = $derived(desk.job);
+  const zone = $derived(desk.zone(zoneId));
+  const chosen = $derived(stratum === '' ? 'slab' : stratum);
+  const narrow = $derived(width < 760);
+
+  $effect(() => void desk.load());
+
+  function climb(by: number) {
+    const strata = zone?.report.strata ?? [];
+    const at = strata.findIndex((s) => s.id === chosen);
+    const to = strata[at + by];
+    if (to && zone) {
+      location.hash = jobHref(jobId, zone.id, to.id);
+    }
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    const key = plainKey(event);
+    if (key === 'ArrowUp' || key === 'ArrowDown') {
+      event.preventDefault();
+      climb(key === 'ArrowUp' ? 1 : -1);
+    } else if (key === 'n' && zone) {
+      dialog = 'reading';
+    } else if (key === 'l' && zone) {
+      location.hash = jobHref(jobId, zone.id, 'log');
+    } else if (key === 'w') {
+      if (desk.opened) {
+        desk.closeWorking();
+      } else if (zone) {
+        desk.open(zone.report.area);
+      }
+    } else if (key === 'Escape') {
+      desk.closeWorking();
+    }
+  }
+</script>
+
+<svelte:window {onkeydown} bind:innerWidth={width} />
+
+{#if job}
+  <JobHeader {desk} {job} {zone} />
+  {#if zone}
+    <div class="screen" class:working={desk.opened !== null}>
+      {#if narrow}
+        <CoreLying
+          {jobId}
+          zoneId={zone.id}
+          name={job.facts.name + zone.report.name}
+          strata={zone.report.strata}
+          {chosen}
+        />
+      {:else}
+        <aside>
+          <CoreNav
+            {jobId}
+            zoneId={zone.id}
+            name={job.facts.name + zone.report.name}
+            strata={zone.report.strata}
+            {chosen}
+          />
+        </aside>
+      {/if}
+      <main>
+        {#if chosen === 'log'}
+          <LogBook {desk} {job} {zone} />
+        {:else}
+          <Workplace {desk} {job} {zone} {chosen} onreading={() => (dialog = 'reading')} />
+        {/if}
+      </main>
+      {#if desk.opened}<Working opened={desk.opened} onclose={() => desk.closeWorking()} />{/if}
+    </div>
+    <DayLine
+      clocks={zone.report.clocks}
+      next={zone.report.next}
+      timeZone={job.facts.timeZone}
+      now={appClock.now}
+      {narrow}
+    />
+    {#if dialog === 'reading'}
+      <NewReading {desk} {job} {zone} onclose={() => (dialog = 'none')} />
+    {/if}
+  {:else}
+    <main class="empty">
+      <h1>Measure the first zone</h1>
+      <p>
+        A zone is one floor with one build-up: a bay, a room. Key in its sides as the tape reads
+        them.
+      </p>
+      <Button kind="main" onclick={() => (dialog = 'zone')}>New zone</Button>
+    </main>
+    {#if dialog === 'zone'}
+      <ZoneDialog {desk} {job} onclose={() => (dialog = 'none')} />
+    {/if}
+  {/if}
+{:else}
+  <main class="empty">
+    {#if desk.problem}
+      <h1>This job cannot be shown</h1>
+      <Trouble problem={desk.problem} />
+      <a href="#/">Back to the rack</a>
+    {:else}
+      <p>Fetching the job…</p>
+    {/if}
+  </main>
+{/if}
+
+<p class="said" role="status">{desk.said}</p>
+
+<style>
+  .screen {
+    display: grid;
+    grid-template-columns: 262px minmax(0, 1fr);
+    min-block-size: calc(100vh - 57px - 122px);
+  }
+
+  .screen.working {
+    grid-template-columns: 262px minmax(0, 1fr) 300px;
+  }
+
+  aside {
+    border-inline-end: 1px solid var(--line);
+  }
+
+  main {
+    padding: 20px 24px 28px;
+    min-inline-size: 0;
+  }
+
+  .empty {
+    display: grid;
+    gap: 14px;
+    justify-items: start;
+    padding: 60px 28px;
+    max-inline-size: 560px;
+  }
+
+  .said {
+    position: fixed;
+    inset-block-end: 0;
+    inset-inline-start: 0;
+    inline-size: 1px;
+    block-size: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+
+  @media (max-width: 1100px) and (min-width: 760px) {
+    .screen.working {
+      grid-template-columns: 230px minmax(0, 1fr) 260px;
+    }
+  }
+
+  @media (max-width: 759px) {
+    .screen,
+    .screen.working {
+      display: block;
+      min-block-size: 0;
+      padding-block-end: 72px;
+    }
+
+    main {
+      padding: 14px 12px 20px;
+    }
+  }
+</style>

@@ -1,0 +1,85 @@
+import * as api from '../api/client';
+import { ApiProblem } from '../api/client';
+import type {
+  FigureView,
+  Finding,
+  JobForm,
+  JobView,
+  LayerForm,
+  LogForm,
+  ZoneForm,
+  ZoneView,
+} from '../api/types';
+
+/** What the working panel shows: a figure, and the finding it stands behind where there is one. */
+export interface Opened {
+  figure?: FigureView;
+  finding?: Finding;
+}
+
+/** One job on the screen: what the server last said of it, and everything that can be done with it. */
+export class JobDesk {
+  job = $state.raw<JobView | null>(null);
+  problem = $state.raw<ApiProblem | null>(null);
+  opened = $state.raw<Opened | null>(null);
+  /** Said once to whoever cannot see the screen change, and shown for a moment to everybody. */
+  said = $state('');
+
+  readonly #id: string;
+
+  constructor(id: string) {
+    this.#id = id;
+  }
+
+  async load(): Promise<void> {
+    try {
+      this.job = await api.job(this.#id);
+      this.problem = null;
+    } catch (e) {
+      this.problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+    }
+  }
+
+  zone(zoneId: string): ZoneView | null {
+    return this.job?.zones.find((z) => z.id === zoneId) ?? this.job?.zones[0] ?? null;
+  }
+
+  open(figure?: FigureView, finding?: Finding): void {
+    this.opened = { ...(figure && { figure }), ...(finding && { finding }) };
+  }
+
+  closeWorking(): void {
+    this.opened = null;
+  }
+
+  get version(): number {
+    return this.job?.version ?? 0;
+  }
+
+  async edit(key: string, form: JobForm): Promise<void> {
+    this.#took(await api.editJob(this.#id, key, this.version, form), 'Job saved');
+  }
+
+  async addZone(key: string, form: ZoneForm): Promise<void> {
+    this.#took(await api.addZone(this.#id, key, this.version, form), `Zone ${form.name} added`);
+  }
+
+  async editZone(zoneId: string, key: string, form: ZoneForm): Promise<void> {
+    this.#took(await api.editZone(this.#id, zoneId, key, this.version, form), 'Zone saved');
+  }
+
+  async editLayer(zoneId: string, layerId: string, key: string, form: LayerForm): Promise<void> {
+    const where = { jobId: this.#id, zoneId, layerId };
+    this.#took(await api.editLayer(where, key, this.version, form), 'Layer saved');
+  }
+
+  async log(zoneId: string, key: string, form: LogForm): Promise<void> {
+    this.#took(await api.log(this.#id, zoneId, key, form), 'Saved to the log');
+  }
+
+  #took(job: JobView, said: string): void {
+    this.job = job;
+    this.opened = null;
+    this.said = said;
+  }
+}

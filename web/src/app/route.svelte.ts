@@ -1,0 +1,37 @@
+export type Route =
+  | { at: 'rack' }
+  | { at: 'job'; jobId: string; zoneId: string; stratum: string }
+  | { at: 'log'; jobId: string; zoneId: string }
+  | { at: 'shelf'; slug: string };
+
+/** Where the user is: the hash, so that a link is a place and Back works. */
+class Router {
+  route = $state.raw<Route>(parse(location.hash));
+
+  start(): () => void {
+    const listen = () => (this.route = parse(location.hash));
+    addEventListener('hashchange', listen);
+    return () => removeEventListener('hashchange', listen);
+  }
+}
+
+export function parse(hash: string): Route {
+  const [head, a = '', b = '', c = ''] = hash
+    .replace(/^#\/?/, '')
+    .split('/')
+    .map(decodeURIComponent);
+  if (head === 'job' && a) {
+    return c === 'log'
+      ? { at: 'log', jobId: a, zoneId: b }
+      : { at: 'job', jobId: a, zoneId: b, stratum: c };
+  }
+  return head === 'shelf' ? { at: 'shelf', slug: a } : { at: 'rack' };
+}
+
+export const rackHref = '#/';
+export const shelfHref = (slug = ''): string =>
+  slug ? `#/shelf/${encodeURIComponent(slug)}` : '#/shelf';
+export const jobHref = (jobId: string, zoneId = '', stratum = ''): string =>
+  ['#/job', jobId, zoneId, stratum].filter((p) => p !== '').join('/');
+
+export const router = new Router();

@@ -1,0 +1,59 @@
+<script lang="ts">
+  import type { Fault } from '../api/client';
+  import type { Snippet } from 'svelte';
+
+  interface Props {
+    label: string;
+    /** What to write, or in which unit. */
+    hint?: string;
+    fault?: Fault | undefined;
+    children: Snippet<[{ id: string; describedby: string; invalid: boolean }]>;
+  }
+
+  let { label, hint = '', fault, children }: Props = $props();
+  const id = $props.id();
+</script>
+
+<div class="entry">
+  <label for={id}>{label}</label>
+  {@render children({ id, describedby: `${id}-about`, invalid: fault !== undefined })}
+  <p id="{id}-about" class:fault>{fault ? `Accepted: ${fault.accepted}.` : hint}</p>
+</div>
+
+<style>
+  .entry {
+    display: grid;
+    gap: 2px;
+    align-content: start;
+  }
+
+  label {
+    font-weight: 500;
+  }
+
+  .entry :global(input),
+  .entry :global(select),
+  .entry :global(textarea) {
+    inline-size: 100%;
+    min-block-size: var(--tap);
+    padding: 6px 10px;
+    border: 1px solid var(--line-strong);
+    border-radius: var(--radius);
+    background: #ffffff;
+  }
+
+  .entry :global([aria-invalid='true']) {
+    border: 2px solid var(--stop);
+  }
+
+  p {
+    min-block-size: 18px;
+    font-size: 13px;
+    color: var(--ink-soft);
+  }
+
+  .fault {
+    color: var(--stop);
+    font-weight: 500;
+  }
+</style>

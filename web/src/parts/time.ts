@@ -1,0 +1,96 @@
+/** Moments as a crew says them, in the floor's own time zone. Formatting only. */
+
+const MINUTE = 60_000;
+const HOUR = 60 * MINUTE;
+const DAY = 24 * HOUR;
+
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = zone + JSON.stringify(options);
+  let known = formats.get(key);
+  if (!known) {
+    known = new Intl.DateTimeFormat('en-GB', { ...options, timeZone: zone });
+    formats.set(key, known);
+  }
+  return known;
+}
+
+export const clock = (at: Date, zone: string): string =>
+  format(zone, { hour: '2-digit', minute: '2-digit' }).format(at);
+
+export const weekday = (at: Date, zone: string): string =>
+  format(zone, { weekday: 'short' }).format(at);
+
+export const dayMonth = (at: Date, zone: string): string =>
+  format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).format(at);
+
+export const longDate = (at: Date, zone: string): string =>
+  format(zone, { day: 'numeric', month: 'long', year: 'numeric' }).format(at);
+
+/** "Tue 14:20" within the week, "12 Jan 2027" beyond. */
+export function when(at: Date, zone: string, now: Date): string {
+  const away = Math.abs(at.getTime() - now.getTime());
+  if (away < 6 * DAY) {
+    return `${weekday(at, zone)} ${clock(at, zone)}`;
+  }
+  if (away < 60 * DAY) {
+    return `${dayMonth(at, zone)} ${clock(at, zone)}`;
+  }
+  return longDate(at, zone);
+}
+
+/** "2 h 40", "19 h", "3 days", "7 weeks"; "now" once it is over. */
+export function left(at: Date, now: Date): string {
+  const ms = at.getTime() - now.getTime();
+  if (ms <= 0) {
+    return 'now';
+  }
+  if (ms < HOUR) {
+    return `${Math.ceil(ms / MINUTE)} min`;
+  }
+  if (ms < 12 * HOUR) {
+    const minutes = Math.floor((ms % HOUR) / MINUTE);
+    return `${Math.floor(ms / HOUR)} h ${String(minutes).padStart(2, '0')}`;
+  }
+  if (ms < 2 * DAY) {
+    return `${Math.round(ms / HOUR)} h`;
+  }
+  if (ms < 21 * DAY) {
+    return `${Math.round(ms / DAY)} days`;
+  }
+  if (ms < 730 * DAY) {
+    return `${Math.round(ms / (7 * DAY))} weeks`;
+  }
+  return `${Math.round(ms / (365.25 * DAY))} years`;
+}
+
+/** Minutes that `zone` is ahead of UTC at `at`. */
+function offsetMinutes(at: Date, zone: string): number {
+  const parts = format(zone, {
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  }).formatToParts(at);
+  const part = (type: string) => Number(parts.find((p) => p.type === type)?.value);
+  const wall = Date.UTC(part('year'), part('month') - 1, part('day'), part('hour'), part('minute'));
+  return Math.round((wall - at.getTime()) / MINUTE);
+}
+
+/** For an input of type datetime-local: the wall clock where the floor is. */
+export function toWall(at: Date, zone: string): string {
+  return new Date(at.getTime() + offsetMinutes(at, zone) * MINUTE).toISOString().slice(0, 16);
+}
+
+/** The moment that the floor's wall clock shows `wall`; null when it is not a time. */
+export function fromWall(wall: string, zone: string): Date | null {
+  const asUtc = new Date(`${wall}:00Z`);
+  if (Number.isNaN(asUtc.getTime())) {
+    return null;
+  }
+  const guess = new Date(asUtc.getTime() - offsetMinutes(asUtc, zone) * MINUTE);
+  return new Date(asUtc.getTime() - offsetMinutes(guess, zone) * MINUTE);
+}

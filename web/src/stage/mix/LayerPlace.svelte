@@ -1,0 +1,170 @@
+<script lang="ts">
+  import type { JobView, LayerReport, ZoneView } from '../../api/types';
+  import type { JobDesk } from '../../app/job.svelte';
+  import FigureButton from '../../parts/FigureButton.svelte';
+  import Mark from '../../parts/Mark.svelte';
+  import { shelfHref } from '../../app/route.svelte';
+  import BatchTable from './BatchTable.svelte';
+  import ClockLadder from './ClockLadder.svelte';
+  import KitList from './KitList.svelte';
+  import LayerDone from './LayerDone.svelte';
+  import LayerPlan from './LayerPlan.svelte';
+
+  interface Props {
+    desk: JobDesk;
+    job: JobView;
+    zone: ZoneView;
+    layer: LayerReport;
+  }
+
+  let { desk, job, zone, layer }: Props = $props();
+  const prepared = $derived(zone.report.prep.mark === 'DONE');
+  const allowed = $derived(
+    zone.report.survey.verdict === 'GO' || zone.report.survey.verdict === 'WATCH',
+  );
+  const held = $derived(layer.mark === 'NOT_STARTED' && !(prepared && allowed));
+  const role = $derived(zone.report.strata.find((s) => s.id === layer.id)?.title ?? '');
+</script>
+
+<header>
+  <h1>{role}</h1>
+  <Mark mark={layer.mark} />
+  <a href={shelfHref(layer.sheet.slug)}>{layer.sheet.name}</a>
+</header>
+{#if held}
+  <p class="held">
+    <Mark mark="HOLD" />
+    {allowed
+      ? 'Preparation has gates that are not passed yet.'
+      : 'The slab survey does not let this floor be coated yet.'} The figures below are for planning.
+  </p>
+{/if}
+
+<dl>
+  <div>
+    <dt>{zone.report.name}</dt>
+    <dd><FigureButton figure={zone.report.area} size="big" /></dd>
+  </div>
+  <div>
+    <dt>to mix, with allowance</dt>
+    <dd><FigureButton figure={layer.takeOff.amount} size="big" /></dd>
+    <dd class="also">{layer.takeOff.amount.also}</dd>
+  </div>
+  {#if layer.wet}<div>
+      <dt>wet film</dt>
+      <dd><FigureButton figure={layer.wet} size="big" /></dd>
+      <dd class="also">{layer.wet.also}</dd>
+    </div>{/if}
+  {#if layer.dry}<div>
+      <dt>dry film</dt>
+      <dd><FigureButton figure={layer.dry} size="big" /></dd>
+      <dd class="also">{layer.dry.also}</dd>
+    </div>{/if}
+  {#if layer.split}
+    <div>
+      <dt>bays</dt>
+      <dd>
+        <FigureButton figure={layer.split.bays} text={String(layer.split.bays.value)} size="big" />
+      </dd>
+    </div>
+    <div>
+      <dt>for each bay</dt>
+      <dd><FigureButton figure={layer.split.each} size="big" /></dd>
+      <dd class="also">{layer.split.each.also}</dd>
+    </div>
+  {/if}
+</dl>
+
+<div class="columns">
+  <div>
+    {#if layer.batching}
+      <BatchTable batching={layer.batching} clocks={layer.clocks} />
+    {:else if layer.split}
+      <section>
+        <h2>Split the flake first</h2>
+        <p>
+          Weigh it out into {layer.split.bays.value} equal parts before the first stir, one for each bay.
+          Throw upward and let it fall; not at spots.
+        </p>
+      </section>
+    {:else}
+      <section>
+        <h2>Batches</h2>
+        <p>{layer.whyNoBatches}</p>
+      </section>
+    {/if}
+    <KitList takeOff={layer.takeOff} />
+    {#if layer.sheet.note}<p class="note">{layer.sheet.note}</p>{/if}
+  </div>
+  <div>
+    <LayerPlan {desk} {job} {zone} {layer} />
+    <LayerDone {desk} {job} {zone} {layer} />
+    {#if layer.clocks.length > 0}
+      <ClockLadder clocks={layer.clocks} timeZone={job.facts.timeZone} started={layer.started} />
+    {/if}
+  </div>
+</div>
+
+<style>
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 4px 16px;
+  }
+
+  h1 {
+    font-size: 30px;
+  }
+
+  h2 {
+    font-size: 20px;
+  }
+
+  .held {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 12px;
+    padding: 8px 12px;
+    margin-block-start: 10px;
+    background: var(--hold-wash);
+  }
+
+  dl {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px 36px;
+    padding-block: 14px;
+    margin-block-end: 16px;
+    border-block-end: 4px solid var(--ink);
+  }
+
+  dt {
+    font-size: 13px;
+    color: var(--ink-soft);
+  }
+
+  .also {
+    font: 500 15px var(--figures);
+    color: var(--ink-soft);
+    margin-block-start: 2px;
+  }
+
+  .columns {
+    display: grid;
+    grid-template-columns: minmax(0, 1.35fr) minmax(260px, 1fr);
+    gap: 32px;
+  }
+
+  .note {
+    margin-block-start: 14px;
+    color: var(--ink-soft);
+    font-size: 14px;
+  }
+
+  @media (max-width: 1100px) {
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

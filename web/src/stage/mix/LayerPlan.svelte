@@ -1,0 +1,103 @@
+<script lang="ts">
+  import { shelf } from '../../api/client';
+  import type { JobView, LayerReport, SheetView, ZoneView } from '../../api/types';
+  import type { JobDesk } from '../../app/job.svelte';
+  import Button from '../../parts/Button.svelte';
+  import Entry from '../../parts/Entry.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
+  import { FormState } from '../../parts/form.svelte';
+  import { fromWall, toWall } from '../../parts/time';
+
+  interface Props {
+    desk: JobDesk;
+    job: JobView;
+    zone: ZoneView;
+    layer: LayerReport;
+  }
+
+  let { desk, job, zone, layer }: Props = $props();
+  const timeZone = $derived(job.facts.timeZone);
+  const view = $derived(zone.layers.find((l) => l.id === layer.id));
+  // a draft of what is stored; saving brings both together again
+  // svelte-ignore state_referenced_locally
+  let wall = $state(layer.start ? toWall(new Date(layer.start), timeZone) : '');
+  // svelte-ignore state_referenced_locally
+  let digest = $state(view?.digest ?? '');
+  let sheets = $state.raw<SheetView[]>([]);
+  const sending = new FormState();
+
+  const fitting = $derived(sheets.filter((s) => s.role === layer.sheet.role));
+  const words: Record<LayerReport['started'], string> = {
+    COATED: 'went on, by the log',
+    PLANNED: 'planned',
+    RECKONED: 'the earliest the layer below allows',
+    UNKNOWN: 'not planned yet',
+  };
+
+  $effect(
+    () =>
+      void shelf().then(
+        (all) => (sheets = all),
+        () => undefined,
+      ),
+  );
+
+  async function save(event?: SubmitEvent) {
+    event?.preventDefault();
+    const start = wall === '' ? '' : (fromWall(wall, timeZone)?.toISOString() ?? wall);
+    const form = { sheet: digest, plannedStart: start };
+    const taken = await sending.send([form, job.version], (key) =>
+      desk.editLayer(zone.id, layer.id, key, form),
+    );
+    if (!taken && sending.problem?.status === 412) {
+      await desk.load();
+    }
+  }
+</script>
+
+<form onsubmit={save} novalidate>
+  <Trouble problem={sending.problem} shown={['plannedStart']} />
+  {#if layer.started !== 'COATED'}
+    <Entry label="Start" hint={words[layer.started]} fault={sending.fault('plannedStart')}>
+      {#snippet children(a)}
+        <input
+          id={a.id}
+          type="datetime-local"
+          bind:value={wall}
+          aria-describedby={a.describedby}
+          aria-invalid={a.invalid}
+        />
+      {/snippet}
+    </Entry>
+    <Entry label="Sheet" hint={view?.newer ? 'a newer sheet is on the shelf' : 'from the shelf'}>
+      {#snippet children(a)}
+        <select id={a.id} bind:value={digest} aria-describedby={a.describedby}>
+          {#if view && !fitting.some((s) => s.digest === view.digest)}
+            <option value={view.digest}>{view.name}, as planned with</option>
+          {/if}
+          {#each fitting as sheet (sheet.digest)}<option value={sheet.digest}>{sheet.name}</option
+            >{/each}
+        </select>
+      {/snippet}
+    </Entry>
+    <Button type="submit" disabled={sending.busy}>Save plan</Button>
+  {/if}
+</form>
+
+<style>
+  form {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 0 12px;
+    align-items: start;
+    justify-items: start;
+  }
+
+  form > :global(.entry) {
+    inline-size: 100%;
+  }
+
+  form > :global(.trouble) {
+    grid-column: 1 / -1;
+  }
+</style>

@@ -1,0 +1,284 @@
+<script lang="ts">
+  import { addSheet, editSheet } from '../../api/client';
+  import type { SheetFieldsView, SheetForm, SheetView, Units } from '../../api/types';
+  import Button from '../../parts/Button.svelte';
+  import Entry from '../../parts/Entry.svelte';
+  import FieldEntry from '../../parts/FieldEntry.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
+  import { FormState } from '../../parts/form.svelte';
+  import { blankSheet, CLOCKS, EXPOSURES, ROLES, lineToTimes, timesToLine } from './sheet';
+
+  interface Props {
+    fields: SheetFieldsView;
+    form: SheetForm;
+    /** The sheet on the shelf; left out for a new one. */
+    stored?: SheetView;
+    onsaved: (slug: string) => Promise<void>;
+  }
+
+  let { fields, form, stored, onsaved }: Props = $props();
+
+  // the editor is made anew for another sheet
+  // svelte-ignore state_referenced_locally
+  let draft = $state<SheetForm>({ ...blankSheet(), ...structuredClone(form) });
+  let times = $state<Record<string, string>>(
+    Object.fromEntries(CLOCKS.map(([id]) => [id, timesToLine(form.clocks[id])])),
+  );
+  const sending = new FormState();
+
+  const units = $derived(draft.units as Units);
+  const broadcast = $derived(draft.role === 'BROADCAST');
+  type Part = 'partsA' | 'partsB' | 'densityA' | 'densityB' | 'volumeSolids' | 'spread';
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    const clocks = Object.fromEntries(
+      Object.entries(times)
+        .map(([id, line]) => [id, lineToTimes(line)] as const)
+        .filter(([, rows]) => rows.length > 0),
+    );
+    const sent: SheetForm = { ...draft, clocks };
+    let slug = '';
+    const taken = await sending.send(sent, async (key) => {
+      const sheet = await (stored
+        ? editSheet(stored.slug, key, stored.digest, sent)
+        : addSheet(key, sent));
+      slug = sheet.slug;
+    });
+    if (taken) {
+      await onsaved(slug);
+    }
+  }
+
+  const clockFault = (id: string) =>
+    sending.problem?.faults.find(
+      (f) => f.field === `clocks.${id}` || f.field.startsWith(`clocks.${id}[`),
+    );
+</script>
+
+<form onsubmit={save} novalidate>
+  <h1>{stored ? stored.name : 'A new sheet'}</h1>
+  <Trouble
+    problem={sending.problem}
+    shown={[
+      'name',
+      ...fields.liquid.map((f) => f.id),
+      'broadcast',
+      ...fields.limits.map((f) => `limits.${f.id}`),
+      'note',
+    ]}
+  />
+  <div class="grid">
+    <Entry label="Name" fault={sending.fault('name')}>
+      {#snippet children(a)}
+        <input
+          id={a.id}
+          bind:value={draft.name}
+          aria-describedby={a.describedby}
+          aria-invalid={a.invalid}
+        />
+      {/snippet}
+    </Entry>
+    <Entry label="Layer">
+      {#snippet children(a)}
+        <select
+          id={a.id}
+          bind:value={draft.role}
+          disabled={stored !== undefined}
+          aria-describedby={a.describedby}
+        >
+          {#each ROLES as [id, label] (id)}<option value={id}>{label}</option>{/each}
+        </select>
+      {/snippet}
+    </Entry>
+    <Entry label="Numbers without a unit are">
+      {#snippet children(a)}
+        <select id={a.id} bind:value={draft.units} aria-describedby={a.describedby}>
+          <option value="US">US</option>
+          <option value="METRIC">metric</option>
+        </select>
+      {/snippet}
+    </Entry>
+  </div>
+
+  <h2>{broadcast ? 'What is thrown' : 'Mix and film'}</h2>
+  <div class="grid">
+    {#if broadcast}
+      <FieldEntry
+        field={fields.broadcast}
+        {units}
+        bind:value={() => draft.broadcast, (v) => (draft.broadcast = v)}
+        fault={sending.fault('broadcast')}
+      />
+    {:else}
+      {#each fields.liquid as field (field.id)}
+        <FieldEntry
+          {field}
+          {units}
+          bind:value={() => draft[field.id as Part], (v) => (draft[field.id as Part] = v)}
+          fault={sending.fault(field.id)}
+        />
+      {/each}
+      <Entry label="Into the bucket first">
+        {#snippet children(a)}
+          <select id={a.id} bind:value={draft.firstIn} aria-describedby={a.describedby}>
+            <option value="A">A</option>
+            <option value="B">B</option>
+          </select>
+        {/snippet}
+      </Entry>
+    {/if}
+  </div>
+  {#if stored && stored.films.length > 0}
+    <p class="films">
+      {#each stored.films as film (film.label)}<span
+          >{film.label} <b>{film.text}</b> {film.also}</span
+        >{/each}
+    </p>
+  {/if}
+
+  {#if !broadcast}
+    <h2>Limits</h2>
+    <div class="grid">
+      {#each fields.limits as field (field.id)}
+        <FieldEntry
+          {field}
+          {units}
+          bind:value={() => draft.limits[field.id] ?? '', (v) => (draft.limits[field.id] = v)}
+          fault={sending.fault(`limits.${field.id}`)}
+        />
+      {/each}
+    </div>
+    <h2>Times</h2>
+    <p class="soft">Each at one or more temperatures: 50 °F: 75 min; 70 °F: 45 min</p>
+    {#each CLOCKS as [id, label] (id)}
+      <Entry {label} fault={clockFault(id)}>
+        {#snippet children(a)}
+          <input
+            id={a.id}
+            bind:value={() => times[id] ?? '', (v) => (times[id] = v)}
+            aria-describedby={a.describedby}
+            aria-invalid={a.invalid}
+          />
+        {/snippet}
+      </Entry>
+    {/each}
+    <h2>Lasts</h2>
+    <div class="grid">
+      {#each EXPOSURES as [id, label] (id)}
+        <Entry {label} hint="years" fault={sending.fault(`reseal.${id}`)}>
+          {#snippet children(a)}
+            <input
+              id={a.id}
+              bind:value={() => draft.reseal[id] ?? '', (v) => (draft.reseal[id] = v)}
+              aria-describedby={a.describedby}
+              aria-invalid={a.invalid}
+            />
+          {/snippet}
+        </Entry>
+      {/each}
+    </div>
+  {/if}
+
+  <h2>Sizes on sale</h2>
+  {#each draft.kits as kit, i (i)}
+    <div class="grid kit">
+      <Entry label="Label" fault={sending.fault(`kits[${i}].label`)}>
+        {#snippet children(a)}<input
+            id={a.id}
+            bind:value={kit.label}
+            aria-describedby={a.describedby}
+            aria-invalid={a.invalid}
+          />{/snippet}
+      </Entry>
+      <Entry label="Holds" hint="what the label says" fault={sending.fault(`kits[${i}].size`)}>
+        {#snippet children(a)}<input
+            id={a.id}
+            bind:value={kit.size}
+            aria-describedby={a.describedby}
+            aria-invalid={a.invalid}
+          />{/snippet}
+      </Entry>
+      <Entry label="Price" fault={sending.fault(`kits[${i}].price`)}>
+        {#snippet children(a)}<input
+            id={a.id}
+            bind:value={kit.price}
+            inputmode="decimal"
+            aria-describedby={a.describedby}
+            aria-invalid={a.invalid}
+          />{/snippet}
+      </Entry>
+      <Button kind="quiet" onclick={() => (draft.kits = draft.kits.filter((_, k) => k !== i))}
+        >Take out</Button
+      >
+    </div>
+  {/each}
+  <Button onclick={() => (draft.kits = [...draft.kits, { label: '', size: '', price: '' }])}
+    >Add a size</Button
+  >
+
+  <Entry label="Note" fault={sending.fault('note')}>
+    {#snippet children(a)}<textarea
+        id={a.id}
+        rows="2"
+        bind:value={draft.note}
+        aria-describedby={a.describedby}
+        aria-invalid={a.invalid}></textarea>{/snippet}
+  </Entry>
+  <Button kind="main" type="submit" disabled={sending.busy}
+    >{stored ? 'Save sheet' : 'Put on the shelf'}</Button
+  >
+</form>
+
+<style>
+  h1 {
+    font-size: 30px;
+    margin-block-end: 12px;
+  }
+
+  h2 {
+    font-size: 20px;
+    margin-block: 18px 6px;
+    padding-block-start: 10px;
+    border-block-start: 1px solid var(--line);
+  }
+
+  .grid {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 2px 18px;
+    align-items: start;
+  }
+
+  .kit {
+    grid-template-columns: 1.5fr 1fr 1fr auto;
+  }
+
+  .kit > :global(button) {
+    margin-block-start: 23px;
+  }
+
+  .films {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px 26px;
+    padding: 8px 12px;
+    background: var(--chalk-wash);
+  }
+
+  .films b {
+    font: 600 20px var(--figures);
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    margin-block-end: 6px;
+  }
+
+  @media (max-width: 759px) {
+    .grid,
+    .kit {
+      grid-template-columns: 1fr 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,223 @@
+<script lang="ts">
+  import type { JobView, LogForm, MethodView, Units, ZoneView } from '../../api/types';
+  import { appClock } from '../../app/clock.svelte';
+  import type { JobDesk } from '../../app/job.svelte';
+  import { person } from '../../app/person.svelte';
+  import { known } from '../../app/reference.svelte';
+  import Button from '../../parts/Button.svelte';
+  import Dialog from '../../parts/Dialog.svelte';
+  import Entry from '../../parts/Entry.svelte';
+  import FieldEntry from '../../parts/FieldEntry.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
+  import { FormState } from '../../parts/form.svelte';
+  import { fromWall, toWall } from '../../parts/time';
+
+  interface Props {
+    desk: JobDesk;
+    job: JobView;
+    zone: ZoneView;
+    onclose: () => void;
+  }
+
+  let { desk, job, zone, onclose }: Props = $props();
+
+  /** What does not change from one place to the next is remembered: the kit's area, the slab, which faces dry. */
+  const CONSTANT = ['dishArea', 'depth', 'thickness', 'drying', 'wait', 'hours'];
+
+  const timeZone = $derived(job.facts.timeZone);
+  const units = $derived(job.facts.units as Units);
+  const methods = $derived(known.view?.methods ?? []);
+  const tallies = $derived(zone.report.survey.tallies);
+
+  let methodId = $state('');
+  let place = $state('');
+  // a reading is taken when the form is opened, unless said otherwise
+  // svelte-ignore state_referenced_locally
+  let wall = $state(toWall(appClock.now, timeZone));
+  let by = $state(person.name);
+  let values = $state<Record<string, string>>({});
+  const sending = new FormState();
+  let saved = $state('');
+
+  const method = $derived(methods.find((m) => m.id === methodId));
+  const shown = $derived([
+    'place',
+    'by',
+    'at',
+    ...(method?.fields.map((f) => `values.${f.id}`) ?? []),
+  ]);
+  const missing = (m: MethodView) => {
+    const tally = tallies.find((t) => t.method === m.id);
+    return tally && tally.required ? Math.max(0, tally.needed.value - tally.taken) : 0;
+  };
+
+  function pick(m: MethodView) {
+    methodId = m.id;
+    sending.problem = null;
+    const before = zone.report.survey.entries.filter((e) => e.reading.method === m.id).at(-1);
+    values = Object.fromEntries(
+      m.fields.map((f) => [
+        f.id,
+        CONSTANT.includes(f.id) ? (before?.reading.values[f.id]?.typed ?? '') : '',
+      ]),
+    );
+    const taken = new Set(
+      zone.report.survey.entries
+        .filter((e) => e.reading.method === m.id)
+        .map((e) => e.reading.place),
+    );
+    place = Array.from('ABCDEFGHIJKLMNOPQRSTUVWXYZ').find((letter) => !taken.has(letter)) ?? '';
+  }
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    if (!method) {
+      return;
+    }
+    const form: LogForm = {
+      kind: 'READING',
+      subject: method.id,
+      place: method.wholeFloor ? '' : place,
+      at: fromWall(wall, timeZone)?.toISOString() ?? wall,
+      by,
+      note: '',
+      values: { ...values },
+    };
+    const what = `${method.title}${method.wholeFloor ? '' : ` at ${place}`}`;
+    if (await sending.send(form, (key) => desk.log(zone.id, key, form))) {
+      person.remember(by);
+      saved = what;
+      methodId = '';
+    }
+  }
+</script>
+
+<Dialog title={method ? method.title : 'New reading'} {onclose}>
+  {#if !method}
+    {#if saved}<p class="saved" role="status">{saved} saved. What next?</p>{/if}
+    <ul>
+      {#each methods as m (m.id)}
+        {@const left = missing(m)}
+        <li>
+          <button type="button" onclick={() => pick(m)}>
+            <b>{m.title}</b>
+            <span
+              >{left > 0 ? `${left} more needed` : m.required ? 'enough taken' : 'if wanted'}</span
+            >
+          </button>
+        </li>
+      {/each}
+    </ul>
+  {:else}
+    <p class="how">{method.how}</p>
+    <form onsubmit={save} novalidate>
+      <Trouble problem={sending.problem} {shown} />
+      {#if !method.wholeFloor}
+        <Entry label="Place" hint="a letter, or words: Roller door" fault={sending.fault('place')}>
+          {#snippet children(a)}
+            <input
+              id={a.id}
+              bind:value={place}
+              aria-describedby={a.describedby}
+              aria-invalid={a.invalid}
+            />
+          {/snippet}
+        </Entry>
+      {/if}
+      <div class="grid">
+        {#each method.fields as field (field.id)}
+          <FieldEntry
+            {field}
+            {units}
+            bind:value={() => values[field.id] ?? '', (v) => (values[field.id] = v)}
+            fault={sending.fault(`values.${field.id}`)}
+          />
+        {/each}
+        <Entry label="When" hint="where the floor is" fault={sending.fault('at')}>
+          {#snippet children(a)}
+            <input
+              id={a.id}
+              type="datetime-local"
+              bind:value={wall}
+              aria-describedby={a.describedby}
+              aria-invalid={a.invalid}
+            />
+          {/snippet}
+        </Entry>
+        <Entry label="By" fault={sending.fault('by')}>
+          {#snippet children(a)}
+            <input
+              id={a.id}
+              bind:value={by}
+              autocomplete="name"
+              aria-describedby={a.describedby}
+              aria-invalid={a.invalid}
+            />
+          {/snippet}
+        </Entry>
+      </div>
+      <div class="buttons">
+        <Button kind="main" type="submit" disabled={sending.busy}>Save reading</Button>
+        <Button onclick={() => (methodId = '')}>Other method</Button>
+      </div>
+      <p class="source">{method.source.sentence}</p>
+    </form>
+  {/if}
+</Dialog>
+
+<style>
+  li button {
+    display: flex;
+    justify-content: space-between;
+    align-items: center;
+    inline-size: 100%;
+    min-block-size: 52px;
+    padding: 0 8px;
+    border: 0;
+    border-block-start: 1px solid var(--line);
+    background: none;
+    cursor: pointer;
+    text-align: start;
+  }
+
+  li button:hover {
+    background: var(--chalk-wash);
+  }
+
+  li span,
+  .source {
+    color: var(--ink-soft);
+    font-size: 14px;
+  }
+
+  .how {
+    margin-block-end: 12px;
+    max-inline-size: 54ch;
+  }
+
+  .saved {
+    padding: 8px 12px;
+    background: var(--go-wash);
+    color: var(--go);
+    font-weight: 600;
+    margin-block-end: 8px;
+  }
+
+  .grid {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 2px 16px;
+  }
+
+  .buttons {
+    display: flex;
+    gap: 12px;
+    margin-block: 8px 12px;
+  }
+
+  @media (max-width: 700px) {
+    .grid {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

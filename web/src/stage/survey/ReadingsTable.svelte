@@ -1,0 +1,117 @@
+<script lang="ts">
+  import type { JobView, ZoneView } from '../../api/types';
+  import { appClock } from '../../app/clock.svelte';
+  import type { JobDesk } from '../../app/job.svelte';
+  import { person } from '../../app/person.svelte';
+  import Button from '../../parts/Button.svelte';
+  import Mark from '../../parts/Mark.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
+  import { FormState } from '../../parts/form.svelte';
+  import { when } from '../../parts/time';
+
+  interface Props {
+    desk: JobDesk;
+    job: JobView;
+    zone: ZoneView;
+  }
+
+  let { desk, job, zone }: Props = $props();
+  const sending = new FormState();
+  const entries = $derived(zone.report.survey.entries);
+  const at = (text: string) => when(new Date(text), job.facts.timeZone, appClock.now);
+
+  async function strike(subject: string) {
+    const form = {
+      kind: 'STRIKE',
+      subject,
+      place: '',
+      at: appClock.now.toISOString(),
+      by: person.name || 'somebody',
+      note: '',
+      values: {},
+    };
+    await sending.send(subject, (key) => desk.log(zone.id, key, form));
+  }
+</script>
+
+<section aria-labelledby="readings-head">
+  <h2 id="readings-head">Readings</h2>
+  <Trouble problem={sending.problem} />
+  {#if entries.length === 0}
+    <p>None yet. Begin with the walk-over: it decides what else matters.</p>
+  {:else}
+    <table>
+      <thead>
+        <tr
+          ><th>place</th><th>method</th><th class="number">found</th><th></th><th class="wide"
+            >read</th
+          ><th class="wide">by</th><th></th></tr
+        >
+      </thead>
+      <tbody>
+        {#each entries as entry (entry.reading.key)}
+          <tr class:superseded={entry.superseded}>
+            <td>{entry.reading.place}</td>
+            <td>{entry.title}</td>
+            <td class="number figure">{entry.found}</td>
+            <td
+              >{#if entry.superseded}<small>read again since</small>{:else}<Mark
+                  mark={entry.verdict}
+                />{/if}</td
+            >
+            <td class="wide">{at(entry.reading.at)}</td>
+            <td class="wide">{entry.reading.by}</td>
+            <td class="number"
+              ><Button kind="quiet" onclick={() => void strike(entry.reading.key)}>Strike</Button
+              ></td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+</section>
+
+<style>
+  section {
+    margin-block-start: 28px;
+  }
+
+  h2 {
+    font-size: 20px;
+    margin-block-end: 6px;
+  }
+
+  th {
+    font-size: 13px;
+    color: var(--ink-soft);
+  }
+
+  td {
+    border-block-start: 1px solid var(--line);
+    padding-inline-end: 10px;
+  }
+
+  .number {
+    text-align: end;
+  }
+
+  th.number,
+  td.number {
+    padding-inline-end: 16px;
+  }
+
+  .figure {
+    font: 600 18px var(--figures);
+  }
+
+  .superseded td {
+    color: var(--ink-soft);
+  }
+
+  @media (max-width: 1000px) {
+    .wide {
+      display: none;
+    }
+  }
+</style>

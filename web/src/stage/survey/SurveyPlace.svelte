@@ -1,0 +1,198 @@
+<script lang="ts">
+  import type { JobView, ZoneView } from '../../api/types';
+  import type { JobDesk } from '../../app/job.svelte';
+  import { appClock } from '../../app/clock.svelte';
+  import Button from '../../parts/Button.svelte';
+  import FigureButton from '../../parts/FigureButton.svelte';
+  import Mark from '../../parts/Mark.svelte';
+  import { when } from '../../parts/time';
+  import PlanSketch from '../floor/PlanSketch.svelte';
+  import ZoneDialog from '../floor/ZoneDialog.svelte';
+  import FindingRow from './FindingRow.svelte';
+  import ReadingsTable from './ReadingsTable.svelte';
+
+  interface Props {
+    desk: JobDesk;
+    job: JobView;
+    zone: ZoneView;
+    onreading: () => void;
+  }
+
+  let { desk, job, zone, onreading }: Props = $props();
+  let editing = $state(false);
+  let passes = $state(false);
+
+  const report = $derived(zone.report);
+  const judged = $derived(report.survey);
+  const against = $derived(judged.findings.filter((f) => f.verdict !== 'GO'));
+  const going = $derived(judged.findings.filter((f) => f.verdict === 'GO'));
+  const answer = $derived(judged.earliestAnswer ? new Date(judged.earliestAnswer) : null);
+</script>
+
+<h1>Slab survey</h1>
+<div class="verdict" data-verdict={judged.verdict}>
+  <Mark mark={judged.verdict} size="large" />
+  <p>
+    {judged.summary}
+    {#if answer && answer > appClock.now}<b
+        >Earliest answer {when(answer, job.facts.timeZone, appClock.now)}.</b
+      >{/if}
+  </p>
+</div>
+
+<div class="columns">
+  <section aria-labelledby="floor-head">
+    <h2 id="floor-head">The floor</h2>
+    <PlanSketch {report} sides={zone.facts.sides} width={300} />
+    <p class="measure">
+      Area <FigureButton figure={report.area} /> <small>{report.area.also}</small>
+      &nbsp; Round it <FigureButton figure={report.perimeter} />
+      <small>{report.perimeter.also}</small>
+    </p>
+    <div class="buttons">
+      <Button kind="main" hint="n" onclick={onreading}>New reading</Button>
+      <Button onclick={() => (editing = true)}>Edit zone</Button>
+    </div>
+    <h2>Tests</h2>
+    <table>
+      <thead>
+        <tr><th>method</th><th class="number">taken</th><th class="number">needed</th><th></th></tr>
+      </thead>
+      <tbody>
+        {#each judged.tallies as tally (tally.method)}
+          <tr>
+            <td>{tally.title}</td>
+            <td class="number figure">{tally.taken}</td>
+            <td class="number">
+              {#if tally.required}<FigureButton
+                  figure={tally.needed}
+                  text={String(tally.needed.value)}
+                />{:else}<small>if wanted</small>{/if}
+            </td>
+            <td
+              >{#if tally.required || tally.taken > 0}<Mark mark={tally.verdict} />{/if}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </section>
+
+  <section aria-labelledby="why-head">
+    <h2 id="why-head">
+      {against.length === 0 ? 'Nothing stands against it' : 'What stands against it'}
+    </h2>
+    <ul>
+      {#each against as finding, i (`${finding.rule} ${finding.place} ${i}`)}
+        <FindingRow {desk} {finding} timeZone={job.facts.timeZone} />
+      {/each}
+      {#if passes}
+        {#each going as finding, i (`${finding.rule} ${finding.place} ${i}`)}
+          <FindingRow {desk} {finding} timeZone={job.facts.timeZone} />
+        {/each}
+      {/if}
+    </ul>
+    {#if going.length > 0}
+      <Button kind="quiet" onclick={() => (passes = !passes)}>
+        {passes ? 'Hide what passed' : `Show what passed (${going.length})`}
+      </Button>
+    {/if}
+  </section>
+</div>
+
+<ReadingsTable {desk} {job} {zone} />
+
+{#if editing}<ZoneDialog {desk} {job} {zone} onclose={() => (editing = false)} />{/if}
+
+<style>
+  h1 {
+    font-size: 30px;
+  }
+
+  h2 {
+    font-size: 20px;
+    margin-block: 0 8px;
+  }
+
+  .verdict {
+    display: grid;
+    grid-template-columns: auto 1fr;
+    gap: 22px;
+    align-items: center;
+    padding-block: 10px 14px;
+    margin-block-end: 20px;
+    border-block-end: 4px solid var(--go);
+    font-size: 17px;
+  }
+
+  [data-verdict='HOLD'] {
+    border-color: var(--hold);
+  }
+
+  [data-verdict='STOP'] {
+    border-color: var(--stop);
+  }
+
+  [data-verdict='WATCH'] {
+    border-color: var(--ink);
+  }
+
+  .columns {
+    display: grid;
+    grid-template-columns: 300px minmax(0, 1fr);
+    gap: 32px;
+  }
+
+  .measure {
+    padding-block: 8px 12px;
+  }
+
+  .buttons {
+    display: flex;
+    gap: 10px;
+    margin-block-end: 22px;
+  }
+
+  small {
+    color: var(--ink-soft);
+  }
+
+  th {
+    font-size: 13px;
+    color: var(--ink-soft);
+    padding-block: 2px;
+  }
+
+  td {
+    padding-block: 7px;
+    border-block-start: 1px solid var(--line);
+  }
+
+  .number {
+    text-align: end;
+    padding-inline-end: 12px;
+  }
+
+  .figure {
+    font: 600 18px var(--figures);
+  }
+
+  @media (max-width: 1000px) {
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 20px;
+    }
+  }
+
+  @media (max-width: 759px) {
+    .verdict {
+      grid-template-columns: 1fr;
+      gap: 6px;
+      font-size: 16px;
+    }
+
+    .columns section:nth-child(2) {
+      order: -1;
+    }
+  }
+</style>
