@@ -121,13 +121,18 @@ public final class Measure {
 
         private double decimal() {
             int from = at;
-            while (at < text.length() && (Character.isDigit(text.charAt(at)) || text.charAt(at) == '.')) {
+            while (at < text.length() && (isDigit(text.charAt(at)) || text.charAt(at) == '.')) {
                 at++;
             }
             String digits = text.substring(from, at);
             boolean number =
-                    digits.chars().anyMatch(Character::isDigit) && digits.indexOf('.') == digits.lastIndexOf('.');
+                    digits.chars().anyMatch(c -> isDigit((char) c)) && digits.indexOf('.') == digits.lastIndexOf('.');
             return number ? Double.parseDouble(digits) : Double.NaN;
+        }
+
+        /** The digits that {@link Double#parseDouble} knows; other scripts' digits are refused, not guessed. */
+        private static boolean isDigit(char c) {
+            return c >= '0' && c <= '9';
         }
 
         private Unit unit(Unit before) {

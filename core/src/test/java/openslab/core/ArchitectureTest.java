@@ -1,0 +1,61 @@
+package openslab.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.List;
+import org.testng.annotations.Test;
+
+/** The core stays clean, and a later stage is never used by an earlier one. */
+public class ArchitectureTest {
+    private static final JavaClasses CORE = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("openslab.core");
+
+    /** Earlier first. A new stage is one word here. */
+    private static final List<String> STAGES =
+            List.of("quantity", "air", "floor", "survey", "prep", "product", "buildup", "mix", "cure", "care", "job");
+
+    @Test
+    public void core_knows_nothing_but_java_and_its_geometry_and_mathematics() {
+        classes()
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("java..", "openslab.core..", "org.locationtech.jts..", "org.hipparchus..")
+                .check(CORE);
+    }
+
+    @Test
+    public void an_earlier_stage_never_uses_a_later_one() {
+        for (int i = 0; i < STAGES.size(); i++) {
+            for (String later : STAGES.subList(i + 1, STAGES.size())) {
+                noClasses()
+                        .that()
+                        .resideInAPackage("openslab.core." + STAGES.get(i) + "..")
+                        .should()
+                        .dependOnClassesThat()
+                        .resideInAPackage("openslab.core." + later + "..")
+                        .check(CORE);
+            }
+        }
+    }
+
+    @Test
+    public void every_class_belongs_to_a_stage() {
+        String[] known = STAGES.stream().map(s -> "openslab.core." + s + "..").toArray(String[]::new);
+        classes().should().resideInAnyPackage(known).check(CORE);
+    }
+
+    @Test
+    public void no_clock_is_hidden_in_the_core() {
+        noClasses()
+                .should()
+                .callMethod(java.time.Instant.class, "now")
+                .orShould()
+                .callMethod(System.class, "currentTimeMillis")
+                .check(CORE);
+    }
+}

@@ -1,0 +1,286 @@
+package openslab.core;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.stream.IntStream;
+import openslab.core.buildup.BuildUp;
+import openslab.core.buildup.Film;
+import openslab.core.care.Reseal;
+import openslab.core.cure.CureTime;
+import openslab.core.cure.EquivalentAge;
+import openslab.core.cure.Readiness;
+import openslab.core.cure.Spell;
+import openslab.core.floor.Ell;
+import openslab.core.floor.Rectangle;
+import openslab.core.floor.Shapes;
+import openslab.core.mix.Batching;
+import openslab.core.mix.Crew;
+import openslab.core.mix.FlakeSplit;
+import openslab.core.mix.KitCover;
+import openslab.core.mix.TakeOff;
+import openslab.core.product.Broadcast;
+import openslab.core.product.Clock;
+import openslab.core.product.Exposure;
+import openslab.core.product.Kit;
+import openslab.core.product.LayerRole;
+import openslab.core.product.Liquid;
+import openslab.core.product.TemperatureCurve;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class MixAndCureTest {
+    private static final UnitSystem US = UnitSystem.US;
+
+    @DataProvider
+    Object[][] films() {
+        return Cases.read("film.csv");
+    }
+
+    @Test(dataProvider = "films")
+    public void film_is_geometry_and_solids(Cases c) {
+        Unit unit = c.text("unit").equals("m²/L") ? Unit.SQUARE_METRE_PER_LITRE : Unit.SQUARE_FOOT_PER_GALLON;
+        var liquid =
+                new Liquid(1, 0, 1, 0, c.number("solids_pct") / 100, unit.toBase(c.number("spread")), Liquid.Part.A);
+        assertEquals(Unit.MIL.fromBase(Film.wet(liquid, US).base()), c.number("wet_mil"), c.number("tolerance"));
+        assertEquals(Unit.MIL.fromBase(Film.dry(liquid, US).base()), c.number("dry_mil"), c.number("tolerance"));
+    }
+
+    @DataProvider
+    Object[][] cureTimes() {
+        return Cases.read("cure-times.csv");
+    }
+
+    private static TemperatureCurve curve(Cases c) {
+        double[] temperatures = numbers(c.text("temperatures"));
+        double[] times = numbers(c.text("times_min"));
+        return new TemperatureCurve(IntStream.range(0, times.length)
+                .mapToObj(i -> new TemperatureCurve.Point(temperatures[i], times[i]))
+                .toList());
+    }
+
+    private static double[] numbers(String spaced) {
+        return Arrays.stream(spaced.split(" ")).mapToDouble(Double::parseDouble).toArray();
+    }
+
+    @Test(dataProvider = "cureTimes")
+    public void between_listed_temperatures_the_logarithm_is_interpolated(Cases c) {
+        assertEquals(curve(c).minutesAt(c.number("celsius")), c.number("minutes"), 0.0001);
+    }
+
+    @Test(dataProvider = "cureTimes")
+    public void at_one_temperature_the_integral_is_the_listed_time(Cases c) {
+        double at = c.number("celsius");
+        // however the constant temperature is cut into spells
+        var spells = List.of(new Spell(7, at), new Spell(0, at), new Spell(11.5, at), new Spell(1, at));
+        assertEquals(Readiness.minutes(curve(c), spells).getAsDouble(), c.number("minutes"), 0.0001);
+    }
+
+    @Test
+    public void a_warmer_spell_brings_readiness_forward() {
+        var curve = Stories.curve(10, 120, 20, 60);
+        // 30 min at 20 °C is half of 60; the other half takes 60 of the 120 min at 10 °C
+        var history = List.of(new Spell(30, 20), new Spell(1, 10));
+        assertEquals(Readiness.minutes(curve, history), OptionalDouble.of(90));
+        assertEquals(Readiness.minutes(curve, List.of(new Spell(30, 20), new Spell(5, 35))), OptionalDouble.empty());
+        assertEquals(Readiness.minutes(curve, List.of()), OptionalDouble.empty());
+    }
+
+    @Test
+    public void outside_the_sheet_no_time_is_given() {
+        var sheet = Stories.liquid("Primer", LayerRole.PRIMER, 8, Map.of());
+        var cold = CureTime.of(sheet, Clock.RECOAT_OPENS, 9.9, UnitSystem.METRIC);
+        assertTrue(cold.minutes().isEmpty());
+        assertEquals(
+                cold.whyNot(),
+                "The sheet lists 10.0\u00a0°C to 30.0\u00a0°C; the slab is at 9.9\u00a0°C. No time is given outside the sheet.");
+        assertThrows(
+                IllegalArgumentException.class,
+                () -> sheet.curve(Clock.POT_LIFE).orElseThrow().minutesAt(31));
+    }
+
+    @DataProvider
+    Object[][] ages() {
+        return Cases.read("equivalent-age.csv");
+    }
+
+    @Test(dataProvider = "ages")
+    public void equivalent_age_follows_the_standard(Cases c) {
+        var history = Arrays.stream(c.text("history").split(" "))
+                .map(s -> s.split("@"))
+                .map(s -> new Spell(Double.parseDouble(s[0]) * 60, Double.parseDouble(s[1])))
+                .toList();
+        assertEquals(
+                EquivalentAge.minutes(history, c.number("reference_c"), 5000) / 60,
+                c.number("hours"),
+                c.number("tolerance"));
+    }
+
+    @Test
+    public void the_cheapest_cover_agrees_with_trying_everything() {
+        var random = new Random(42);
+        for (int round = 0; round < 3000; round++) {
+            var kits = new ArrayList<Kit>();
+            for (int k = 0; k <= random.nextInt(4); k++) {
+                kits.add(new Kit("k" + k, (1 + random.nextInt(40)) / 4.0, random.nextInt(60) * 50L));
+            }
+            double need = random.nextInt(120) / 4.0;
+            KitCover found = KitCover.of(need, kits);
+            assertTrue(found.size() >= need - 1e-9, found + " for " + need);
+            assertEquals(found.costCents(), cheapest(need, kits, 0), found + " for " + need + " of " + kits);
+            assertEquals(
+                    found.costCents(),
+                    found.kits().stream()
+                            .mapToLong(b -> b.count() * b.kit().priceCents())
+                            .sum());
+        }
+    }
+
+    /** The oracle: every count of every kit that could still help. */
+    private static long cheapest(double need, List<Kit> kits, int from) {
+        if (need <= 1e-9) {
+            return 0;
+        }
+        if (from == kits.size()) {
+            return Long.MAX_VALUE / 4;
+        }
+        Kit kit = kits.get(from);
+        long best = Long.MAX_VALUE / 4;
+        for (int n = 0; n <= Math.ceil(need / kit.size()); n++) {
+            best = Math.min(best, n * kit.priceCents() + cheapest(need - n * kit.size(), kits, from + 1));
+        }
+        return best;
+    }
+
+    @Test
+    public void a_kit_of_three_gallons_covers_three_gallons() {
+        double gal = Unit.GALLON.toBase(1);
+        var kits = List.of(new Kit("small", 1.5 * gal, 11_800), new Kit("large", 3 * gal, 21_400));
+        assertEquals(KitCover.of(3 * gal * (1 + 1e-12), kits).kits(), List.of(new KitCover.Bought(kits.get(1), 1)));
+        // 7.2 gal: 3 + 3 + 1.5 = 7.5 gal for 546.00 beats three large for 642.00
+        assertEquals(KitCover.of(7.2 * gal, kits).costCents(), 54_600);
+    }
+
+    @Test
+    public void batches_fit_the_pot_life_and_add_up() {
+        // by hand: 100 m² at 1 m²/min, pot life 40 min, four fifths of it: 32 m² a batch, so 4 batches of 25 m²;
+        // 25 / 4 m²/L · 1.1 = 6.875 L, of which A is two thirds 4.5833 L = 5.1792 kg at 1.13, B 2.2917 L = 2.3375 kg at
+        // 1.02
+        var liquid = new Liquid(2, 1, 1.13, 1.02, 1, 4, Liquid.Part.B);
+        var sheet = Stories.liquid("Body", LayerRole.BODY, 4, Map.of());
+        Figure life = CureTime.of(sheet, Clock.POT_LIFE, 20, US).minutes().orElseThrow();
+        Batching plan = Batching.plan(100, liquid, life, Crew.DEFAULT, US);
+        assertEquals(plan.count().value(), 4);
+        assertEquals(plan.eachArea().value(), 25, 1e-9);
+        assertEquals(plan.eachVolume().value(), 6.875, 1e-9);
+        assertEquals(plan.parts().get(0).volume().value(), 4.58333, 0.00001);
+        assertEquals(plan.parts().get(0).mass().value(), 5.17917, 0.00001);
+        assertEquals(plan.parts().get(1).mass().value(), 2.33750, 0.00001);
+        assertEquals(plan.parts().get(1).usVolume().value(), 77.49, 0.01);
+        // B goes in first, the scale then shows B alone, then both
+        assertEquals(plan.scale().get(0).part(), "B");
+        assertEquals(plan.scale().get(0).mass().value(), 2.33750, 0.00001);
+        assertEquals(plan.scale().get(1).mass().value(), 7.51667, 0.00001);
+        var whole = TakeOff.of(100, liquid, List.of(), Crew.DEFAULT, US);
+        assertEquals(whole.amount().value(), 4 * plan.eachVolume().value(), 1e-9);
+        assertTrue(whole.cover().isEmpty());
+    }
+
+    @Test
+    public void no_batch_outlives_its_pot_life() {
+        var random = new Random(3);
+        for (int i = 0; i < 500; i++) {
+            var liquid = new Liquid(1 + random.nextInt(3), 1, 1.1, 1.0, 1, 2 + 8 * random.nextDouble(), Liquid.Part.A);
+            var crew = new Crew(0.2 + 2 * random.nextDouble(), 0.3 + 0.7 * random.nextDouble(), 0.1);
+            double area = 1 + 500 * random.nextDouble();
+            var sheet = Stories.liquid("Body", LayerRole.BODY, 4, Map.of());
+            Figure life = CureTime.of(sheet, Clock.POT_LIFE, 10 + 20 * random.nextDouble(), US)
+                    .minutes()
+                    .orElseThrow();
+            Batching plan = Batching.plan(area, liquid, life, crew, US);
+            double minutes = plan.eachArea().value() / crew.paceM2PerMin();
+            assertTrue(minutes <= life.value() * crew.potLifeShare() * (1 + 1e-6));
+            double parts =
+                    plan.parts().stream().mapToDouble(p -> p.volume().value()).sum();
+            assertEquals(parts, plan.eachVolume().value(), 1e-9);
+        }
+    }
+
+    @Test
+    public void flake_is_split_into_equal_bays() {
+        // STANDARDS 11.3: 500 ft² at 0.12 lb/ft² is 60 lb, two boxes of 40; over 3 bays 20 lb each, allowance left out
+        var crew = new Crew(1, 0.8, 0);
+        var flake = new Broadcast(Unit.POUND_PER_SQUARE_FOOT.toBase(0.12));
+        double areaM2 = Unit.SQUARE_FOOT.toBase(500);
+        var takeOff = TakeOff.of(areaM2, flake, List.of(new Kit("box", Unit.POUND.toBase(40), 12_800)), crew, US);
+        assertEquals(Unit.POUND.fromBase(takeOff.amount().base()), 60, 1e-9);
+        assertEquals(takeOff.cover().orElseThrow().kits().get(0).count(), 2);
+        var life = CureTime.of(Stories.liquid("B", LayerRole.BODY, 4, Map.of()), Clock.POT_LIFE, 20, US);
+        var bays = Batching.plan(
+                        90,
+                        new Liquid(2, 1, 1, 1, 1, 4, Liquid.Part.A),
+                        life.minutes().orElseThrow(),
+                        Crew.DEFAULT,
+                        US)
+                .count();
+        assertEquals(
+                Unit.POUND.fromBase(
+                        FlakeSplit.of(areaM2, flake, bays, crew, US).each().base()),
+                20,
+                1e-9);
+    }
+
+    @Test
+    public void the_build_up_adds_its_films() {
+        var sheets = Stories.epoxyWithFlake().stream().map(l -> l.sheet()).toList();
+        // 1000/8 + 1000/4 + 1000/5 µm
+        assertEquals(BuildUp.of(sheets, US).totalDry().value(), 125 + 250 + 200, 1e-9);
+        assertEquals(BuildUp.of(sheets, US).profileByThickness().text(), "CSP 3 to 5");
+        assertTrue(BuildUp.of(List.of(Stories.flake()), US).limits().isEmpty());
+    }
+
+    @Test
+    public void reseal_is_counted_in_calendar_months_where_the_floor_is() {
+        var top = Stories.liquid("Clear", LayerRole.CLEAR, 5, Map.of(Exposure.INDOORS, 5.0, Exposure.SUN, 2.5));
+        var zone = ZoneId.of("Europe/Lisbon");
+        var applied = Instant.parse("2024-02-29T10:00:00Z");
+        assertEquals(due(top, Exposure.INDOORS, applied, zone), Instant.parse("2029-02-28T10:00:00Z"));
+        // half past two years, into summer time: the wall clock stays
+        assertEquals(due(top, Exposure.SUN, applied, zone), Instant.parse("2026-08-29T09:00:00Z"));
+        assertFalse(Reseal.of(top, Exposure.FROST, applied, zone, US).isPresent());
+    }
+
+    private static Instant due(openslab.core.product.ProductSheet top, Exposure e, Instant applied, ZoneId zone) {
+        return Reseal.of(top, e, applied, zone, US).orElseThrow().due();
+    }
+
+    @Test
+    public void shapes_have_the_area_of_their_parts() {
+        var ell = new Ell(12, 9, 3, 2.5);
+        assertEquals(ell.outline().areaM2(), 12 * 6.5 + 9 * 2.5, 1e-9);
+        assertEquals(ell.outline().perimeterM(), 2 * (12 + 9), 1e-9);
+        assertEquals(ell.area(US).value(), 100.5, 1e-9);
+        assertEquals(new Rectangle(7.45, 6.1).area(US).text(), "489\u00a0ft²");
+        // 24' 6" by 18' is 441 ft², 85 ft round it
+        var typed = Shapes.of("rectangle", Map.of("length", 7.4676, "width", 5.4864));
+        assertEquals(Unit.SQUARE_FOOT.fromBase(typed.area(US).base()), 441, 1e-9);
+        assertEquals(Unit.FOOT.fromBase(typed.perimeter(US).base()), 85, 1e-9);
+        assertThrows(InvalidInput.class, () -> new Ell(12, 9, 12, 2));
+        assertThrows(InvalidInput.class, () -> Shapes.of("circle", Map.of()));
+        assertThrows(IllegalArgumentException.class, () -> new Rectangle(Double.NaN, 1));
+    }
+}

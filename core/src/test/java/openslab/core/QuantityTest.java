@@ -1,0 +1,112 @@
+package openslab.core;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Measure;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+public class QuantityTest {
+    private static final double ANY = 1e9;
+
+    @DataProvider
+    Object[][] units() {
+        return Cases.read("units.csv");
+    }
+
+    @Test(dataProvider = "units")
+    public void a_unit_is_worth_what_its_definition_says(Cases c) {
+        Unit unit = Unit.valueOf(c.text("unit"));
+        assertEquals(unit.toBase(c.number("value")), c.number("base"), c.number("tolerance"));
+        assertEquals(unit.fromBase(unit.toBase(c.number("value"))), c.number("value"), 1e-9);
+    }
+
+    @DataProvider
+    Object[][] measures() {
+        return Cases.read("measures.csv");
+    }
+
+    @Test(dataProvider = "measures")
+    public void reads_what_a_person_writes(Cases c) {
+        double base = Measure.parse("field", c.text("text"), Unit.valueOf(c.text("unit")), -ANY, ANY);
+        assertEquals(base, c.number("base"), 5e-6);
+    }
+
+    @Test(dataProvider = "measures")
+    public void means_the_same_once_its_unit_is_written_out(Cases c) {
+        Unit bare = Unit.valueOf(c.text("unit"));
+        String written = Measure.withUnit(c.text("text"), bare);
+        Unit other = Unit.of(bare.dimension(), UnitSystem.METRIC);
+        assertEquals(Measure.parse("field", written, other, -ANY, ANY), c.number("base"), 5e-6, written);
+    }
+
+    @DataProvider
+    Object[][] refused() {
+        return Cases.read("measures-refused.csv");
+    }
+
+    @Test(dataProvider = "refused")
+    public void refuses_what_cannot_be_meant_and_says_what_can(Cases c) {
+        Unit unit = Unit.valueOf(c.text("unit"));
+        var e = expectThrows(InvalidInput.class, () -> Measure.parse("side", c.text("text"), unit, 0.1, 1000));
+        var fault = e.faults().get(0);
+        assertEquals(fault.field(), "side");
+        assertTrue(fault.accepted().contains("from") && fault.accepted().contains(" to "), fault.accepted());
+    }
+
+    @Test
+    public void the_ends_of_a_range_are_accepted() {
+        assertEquals(Measure.parse("f", "1000 ft", Unit.FOOT, 0.3048, 304.8), 304.8, 1e-9);
+        assertThrows(InvalidInput.class, () -> Measure.parse("f", "1000.01 ft", Unit.FOOT, 0.3048, 304.8));
+    }
+
+    @Test
+    public void reading_back_what_was_shown_gives_the_same_length() {
+        var random = new Random(7);
+        for (int i = 0; i < 2000; i++) {
+            int feet = random.nextInt(400);
+            int sixtyFourths = random.nextInt(12 * 64);
+            String text = feet + "' " + sixtyFourths / 64 + "-" + sixtyFourths % 64 + "/64\"";
+            double metres = feet * 0.3048 + sixtyFourths * 0.0254 / 64;
+            assertEquals(Measure.parse("f", text, Unit.METRE, -1, 1000), metres, 1e-9, text);
+        }
+    }
+
+    @Test
+    public void numbers_are_shown_as_a_person_reads_them() {
+        assertEquals(Show.number(1148.4, 0), "1148");
+        assertEquals(Show.number(11484, 0), "11\u202f484");
+        assertEquals(Show.number(-2.345, 2), "\u22122.35");
+        assertEquals(Show.number(-0.001, 1), "0.0");
+        assertEquals(Show.number(Double.NaN, 1), "—");
+        assertEquals(Show.in(Unit.MIL, 254), "10.0\u00a0mil");
+        assertEquals(Show.in(Unit.ONE, 4), "4");
+    }
+
+    @Test
+    public void every_fault_of_a_form_is_told_at_once() {
+        List<Field> fields = List.of(
+                Field.quantity("a", "A", Unit.HOUR, 1, 5, ""),
+                Field.yesNo("b", "B"),
+                Field.quantity("c", "C", Unit.PERCENT, 0, 100, ""));
+        var e = expectThrows(
+                InvalidInput.class,
+                () -> Field.parseAll("values", fields, Map.of("a", "9", "b", "perhaps", "z", "1"), UnitSystem.US));
+        assertEquals(
+                e.faults().stream().map(InvalidInput.Fault::field).toList(),
+                List.of("values.a", "values.b", "values.c", "values.z"));
+        assertEquals(e.faults().get(0).accepted(), "a time from 1 to 5 h");
+        assertEquals(e.faults().get(1).accepted(), "one of no, yes");
+    }
+}

@@ -1,0 +1,211 @@
+package openslab.core;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import openslab.core.floor.Rectangle;
+import openslab.core.floor.Shape;
+import openslab.core.job.LayerChoice;
+import openslab.core.job.LogEntry;
+import openslab.core.job.ZoneFacts;
+import openslab.core.job.ZoneReport;
+import openslab.core.mix.Crew;
+import openslab.core.prep.PrepMethods;
+import openslab.core.prep.SiteLimits;
+import openslab.core.product.Broadcast;
+import openslab.core.product.Clock;
+import openslab.core.product.Exposure;
+import openslab.core.product.Kit;
+import openslab.core.product.LayerRole;
+import openslab.core.product.Liquid;
+import openslab.core.product.ProductSheet;
+import openslab.core.product.TemperatureCurve;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Limits;
+import openslab.core.survey.TestMethods;
+
+/** A zone as a test tells its story: invented sheets with round numbers, and a log that grows. */
+public final class Stories {
+    public static final Instant START = Instant.parse("2026-05-04T08:00:00Z");
+    public static final ZoneId WHERE = ZoneId.of("America/Halifax");
+    public static final Limits LIMITS = new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, "test sheet");
+
+    private final List<LogEntry> log = new ArrayList<>();
+    private Shape shape = new Rectangle(10, 8);
+    private Optional<Double> planSlabC = Optional.empty();
+    private List<LayerChoice> layers = epoxyWithFlake();
+
+    public static List<LayerChoice> epoxyWithFlake() {
+        return List.of(
+                layer("primer", liquid("Primer", LayerRole.PRIMER, 8, Map.of())),
+                layer("body", liquid("Body", LayerRole.BODY, 4, Map.of())),
+                layer("flake", flake()),
+                layer("clear", liquid("Clear", LayerRole.CLEAR, 5, Map.of(Exposure.INDOORS, 5.0, Exposure.SUN, 2.5))));
+    }
+
+    public static LayerChoice layer(String id, ProductSheet sheet) {
+        return new LayerChoice(id, sheet, Optional.empty());
+    }
+
+    /** Every time twice as long at 10 °C as at 20 °C, half at 30 °C. */
+    public static ProductSheet liquid(String name, LayerRole role, double spread, Map<Exposure, Double> reseal) {
+        Map<Clock, TemperatureCurve> clocks = new EnumMap<>(Clock.class);
+        double[] at20 = {40, 600, 2880, 1440, 2160, 4320, 10_080, 10_080, 14_400};
+        for (Clock clock : Clock.values()) {
+            double minutes = at20[clock.ordinal()];
+            clocks.put(clock, curve(10, 2 * minutes, 20, minutes, 30, minutes / 2));
+        }
+        return new ProductSheet(
+                name.toLowerCase(java.util.Locale.ROOT),
+                name,
+                role,
+                Optional.of(new Liquid(2, 1, 1.13, 1.02, 1, spread, Liquid.Part.B)),
+                Optional.empty(),
+                Optional.of(LIMITS),
+                clocks,
+                List.of(new Kit("small", 5, 10_000), new Kit("large", 12, 20_000)),
+                reseal,
+                "");
+    }
+
+    public static ProductSheet flake() {
+        return new ProductSheet(
+                "flake",
+                "Flake",
+                LayerRole.BROADCAST,
+                Optional.empty(),
+                Optional.of(new Broadcast(0.6)),
+                Optional.empty(),
+                Map.of(),
+                List.of(new Kit("box", 18, 12_000)),
+                Map.of(),
+                "");
+    }
+
+    public static TemperatureCurve curve(double... celsiusAndMinutes) {
+        var points = new ArrayList<TemperatureCurve.Point>();
+        for (int i = 0; i < celsiusAndMinutes.length; i += 2) {
+            points.add(new TemperatureCurve.Point(celsiusAndMinutes[i], celsiusAndMinutes[i + 1]));
+        }
+        return new TemperatureCurve(points);
+    }
+
+    public Stories floor(Shape floor) {
+        shape = floor;
+        return this;
+    }
+
+    public Stories layers(List<LayerChoice> chosen) {
+        layers = chosen;
+        return this;
+    }
+
+    public Stories slab(double celsius) {
+        planSlabC = Optional.of(celsius);
+        return this;
+    }
+
+    /** @param values {@code field=text} apart by two spaces or by one before the next field */
+    public Stories reading(double hours, String method, String place, String values) {
+        return entry(
+                LogEntry.Kind.READING,
+                method,
+                place,
+                hours,
+                TestMethods.of(method).fields(),
+                values);
+    }
+
+    public Stories gate(double hours, String gate, String values) {
+        return entry(
+                LogEntry.Kind.GATE, gate, "", hours, PrepMethods.gateFields().get(gate), values);
+    }
+
+    public Stories coat(double hours, String layer) {
+        return entry(LogEntry.Kind.COAT, layer, "", hours, List.of(), "");
+    }
+
+    public Stories batch(double hours, String layer, String values) {
+        return entry(LogEntry.Kind.BATCH, layer, "", hours, LogEntry.BATCH_FIELDS, values);
+    }
+
+    public Stories strike(double hours, LogEntry entry) {
+        return entry(LogEntry.Kind.STRIKE, entry.key(), "", hours, List.of(), "");
+    }
+
+    public LogEntry last() {
+        return log.get(log.size() - 1);
+    }
+
+    /** All that 861 ft² asks for, well inside the limits, read in the first hours of the story. */
+    public Stories surveyed() {
+        reading(0, "walk-over", "whole floor", "sealer=no oil=no coating=no dusting=no hollow=no");
+        for (String place : List.of("A", "B", "C")) {
+            reading(0, "water-drop", place, "drop=soaks");
+            reading(0, "calcium-chloride", place, "dishArea=0.445 ft² gain=1.2 g hours=64 h");
+            reading(0, "in-slab-rh", place, "rh=68 % depth=40 mm thickness=100 mm drying=one wait=24 h");
+            reading(0, "ph", place, "ph=8.5");
+        }
+        reading(0, "profile", "whole floor", "csp=1");
+        reading(0, "concrete-age", "whole floor", "age=9 years");
+        return reading(1, "climate", "whole floor", "air=21 °C rh=50 % slab=20 °C");
+    }
+
+    public Stories ground() {
+        return gate(2, "profile", "csp=3")
+                .gate(2, "rub", "rub=clean")
+                .gate(2, "soaks", "soaks=soaks")
+                .gate(2, "no-dust", "no-dust=clean");
+    }
+
+    public ZoneFacts facts() {
+        return new ZoneFacts(
+                "zone",
+                "Zone",
+                shape,
+                Exposure.INDOORS,
+                new SiteLimits(true, true),
+                Crew.DEFAULT,
+                planSlabC,
+                layers,
+                log);
+    }
+
+    /** What follows {@code hours} after the start. */
+    public ZoneReport at(double hours) {
+        return ZoneReport.of(facts(), UnitSystem.METRIC, WHERE, moment(hours));
+    }
+
+    public static Instant moment(double hours) {
+        return START.plus(Duration.ofMinutes(Math.round(hours * 60)));
+    }
+
+    private Stories entry(
+            LogEntry.Kind kind, String subject, String place, double hours, List<Field> fields, String values) {
+        var read = Field.parseAll("values", fields, typed(values), UnitSystem.METRIC);
+        log.add(new LogEntry(UUID.randomUUID().toString(), kind, subject, place, moment(hours), "Wren", "", read));
+        return this;
+    }
+
+    public static Map<String, String> typed(String values) {
+        Map<String, String> typed = new java.util.LinkedHashMap<>();
+        String field = "";
+        for (String word : values.split(" ")) {
+            int equals = word.indexOf('=');
+            if (equals > 0) {
+                field = word.substring(0, equals);
+                typed.put(field, word.substring(equals + 1));
+            } else if (!word.isEmpty()) {
+                typed.merge(field, word, (a, b) -> a + " " + b);
+            }
+        }
+        return typed;
+    }
+}
