@@ -95,7 +95,7 @@ class JobFiles {
                         "This job is already on the rack.",
                         "Import it as a copy, or keep the one that is here.");
             }
-            var job = at("job", () -> Forms.read(required("job", file.job())));
+            var job = readJob(required("job", file.job()));
             store.insert(jobId, job, Math.max(1, file.revision()));
             requireSheets(file);
             Set<UUID> keys = new HashSet<>();
@@ -126,7 +126,8 @@ class JobFiles {
     private void requireSheets(JobFile file) {
         file.sheets().forEach((digest, form) -> {
             String path = "sheets." + digest;
-            String stored = at(path, () -> sheets.put(required(path, form)));
+            SheetForm present = required(path, form);
+            String stored = at(path, () -> sheets.put(present));
             if (!stored.equals(digest)) {
                 throw new InvalidInput(
                         path, "a sheet with digest " + stored, "the sheet whose digest stands before it");
@@ -144,7 +145,7 @@ class JobFiles {
         required(path, part);
         UUID zoneId = uuid(path + ".id", part.id(), renamed);
         requireNew("zone", "id", zoneId, path + ".id");
-        var choice = at(path + ".facts", () -> Forms.read(required("facts", part.facts()), units));
+        var choice = readZone(path + ".facts", part.facts(), units);
         var layers = new ArrayList<JobStore.StoredLayer>();
         for (int i = 0; i < required(path + ".layers", part.layers()).size(); i++) {
             layers.add(layer(part.layers().get(i), path + ".layers[" + i + "]"));
@@ -168,6 +169,15 @@ class JobFiles {
             store.append(zoneId, read);
             before.add(read.key());
         }
+    }
+
+    private static Forms.JobFacts readJob(Forms.JobForm form) {
+        return at("job", () -> Forms.read(form));
+    }
+
+    private static Forms.ZoneChoice readZone(String path, Forms.ZoneForm form, UnitSystem units) {
+        Forms.ZoneForm present = required(path, form);
+        return at(path, () -> Forms.read(present, units));
     }
 
     private JobStore.StoredLayer layer(JobFile.LayerPart part, String path) {

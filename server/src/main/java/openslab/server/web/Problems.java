@@ -16,6 +16,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.MissingRequestHeaderException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
@@ -23,6 +24,7 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.UnrecognizedPropertyException;
 
 /**
  * Every error leaves as RFC 9457 problem details. A user's mistake names the field, the value and what is accepted and leaves
@@ -66,7 +68,9 @@ class Problems extends ResponseEntityExceptionHandler {
         Class<?> type = e.getRequiredType();
         String accepted =
                 type == UUID.class ? "a UUID such as 0b6e2a3c-58a1-4f0e-9d55-2f1a7c7f8a10" : "another kind of value";
-        var faults = List.of(new InvalidInput.Fault(e.getName(), String.valueOf(e.getValue()), accepted));
+        RequestHeader header = e.getParameter().getParameterAnnotation(RequestHeader.class);
+        String name = header == null ? e.getName() : header.value();
+        var faults = List.of(new InvalidInput.Fault(name, String.valueOf(e.getValue()), accepted));
         return withFaults(HttpStatus.BAD_REQUEST, "invalid-input", sentences(faults), faults);
     }
 
@@ -99,12 +103,16 @@ class Problems extends ResponseEntityExceptionHandler {
 
     private static InvalidInput.Fault fault(HttpMessageNotReadableException e) {
         Throwable cause = e.getCause();
+        if (cause instanceof UnrecognizedPropertyException unknown) {
+            String known = unknown.getKnownPropertyIds().stream()
+                    .map(Object::toString)
+                    .sorted()
+                    .collect(Collectors.joining(", "));
+            return new InvalidInput.Fault(path(unknown), unknown.getPropertyName(), "only " + known);
+        }
         if (cause instanceof DatabindException bind) {
             return new InvalidInput.Fault(
-                    path(bind),
-                    null,
-                    "a field of this form, of the right kind: "
-                            + bind.getOriginalMessage().lines().findFirst().orElse(""));
+                    path(bind), "another kind of value", "the kind of value that this field holds");
         }
         if (cause instanceof StreamReadException read && read.getLocation() != null) {
             return new InvalidInput.Fault(

@@ -1,0 +1,190 @@
+package openslab.server;
+
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The application, started in this process on a free port, and spoken to as a browser would. */
+final class App implements AutoCloseable {
+    static final ObjectMapper JSON = JsonMapper.builder().build();
+    private static final HttpClient HTTP = HttpClient.newHttpClient();
+
+    /** @param type of the problem, empty when it was none */
+    record Answer(int status, JsonNode body, String text, HttpResponse<String> raw) {
+        List<String> faultyFields() {
+            var fields = new ArrayList<String>();
+            body.path("faults").forEach(f -> fields.add(f.path("field").asString()));
+            return fields;
+        }
+    }
+
+    private final ConfigurableApplicationContext context;
+    final int port;
+
+    private App(ConfigurableApplicationContext context) {
+        this.context = context;
+        this.port = Integer.parseInt(context.getEnvironment().getProperty("local.server.port"));
+    }
+
+    static App start(Path data, String... more) {
+        var args = new ArrayList<>(List.of("--port=0", "--data=" + data));
+        args.addAll(List.of(more));
+        return new App(SpringApplication.run(OpenSlab.class, args.toArray(String[]::new)));
+    }
+
+    static Path emptyFolder() {
+        try {
+            return Files.createTempDirectory("openslab-test");
+        } catch (IOException e) {
+            throw new AssertionError(e);
+        }
+    }
+
+    <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
+    Answer get(String path) {
+        return send(request(path).GET().build());
+    }
+
+    Answer post(String path, Object body) {
+        return write(
+                "POST", path, body, Map.of("Idempotency-Key", UUID.randomUUID().toString()));
+    }
+
+    Answer post(String path, UUID key, int version, Object body) {
+        return write("POST", path, body, Map.of("Idempotency-Key", key.toString(), "If-Match", "\"" + version + "\""));
+    }
+
+    Answer put(String path, Object version, Object body) {
+        return write(
+                "PUT",
+                path,
+                body,
+                Map.of("Idempotency-Key", UUID.randomUUID().toString(), "If-Match", "\"" + version + "\""));
+    }
+
+    /** @param body text is sent as it is, anything else as JSON */
+    Answer write(String method, String path, Object body, Map<String, String> headers) {
+        String text = body instanceof String s ? s : JSON.writeValueAsString(body);
+        var request = request(path).header("Content-Type", "application/json");
+        headers.forEach(request::header);
+        return send(request.method(method, HttpRequest.BodyPublishers.ofString(text))
+                .build());
+    }
+
+    HttpRequest.Builder request(String path) {
+        return HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path));
+    }
+
+    Answer send(HttpRequest request) {
+        try {
+            HttpResponse<String> response = HTTP.send(request, HttpResponse.BodyHandlers.ofString());
+            String type = response.headers().firstValue("Content-Type").orElse("");
+            JsonNode body = type.contains("json") ? JSON.readTree(response.body()) : JSON.createObjectNode();
+            return new Answer(response.statusCode(), body, response.body(), response);
+        } catch (IOException | InterruptedException e) {
+            throw new AssertionError(request.uri().toString(), e);
+        }
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+
+    static Map<String, Object> jobForm(String name) {
+        var form = new java.util.TreeMap<String, Object>();
+        form.putAll(Map.of(
+                "name",
+                name,
+                "client",
+                "Kittiwake Boats",
+                "place",
+                "Saltmarsh Quay",
+                "latitude",
+                "44.36",
+                "longitude",
+                "-64.31",
+                "timeZone",
+                "America/Halifax",
+                "units",
+                "US",
+                "setting",
+                "INDOORS",
+                "archived",
+                false));
+        return form;
+    }
+
+    static Map<String, Object> zoneForm(String name) {
+        var form = new java.util.TreeMap<String, Object>();
+        form.putAll(Map.of(
+                "name",
+                name,
+                "shape",
+                "rectangle",
+                "sides",
+                Map.of("length", "24' 6\"", "width", "18"),
+                "exposure",
+                "INDOORS",
+                "dust",
+                true,
+                "washWater",
+                true,
+                "settings",
+                Map.of("pace", "11", "share", "80", "allowance", "10 %")));
+        return form;
+    }
+
+    static Map<String, Object> logForm(String kind, String subject, String place, Map<String, String> values) {
+        var form = new java.util.TreeMap<String, Object>();
+        form.putAll(Map.of(
+                "kind",
+                kind,
+                "subject",
+                subject,
+                "place",
+                place,
+                "at",
+                "2026-05-04T09:00:00Z",
+                "by",
+                "Wren",
+                "note",
+                kind.equals("NOTE") ? "door left open" : "",
+                "values",
+                values));
+        return form;
+    }
+
+    /** A job with one zone: its id, and the zone's. */
+    record Floor(String job, String zone) {
+        String log() {
+            return "/api/jobs/" + job + "/zones/" + zone + "/log";
+        }
+
+        String path() {
+            return "/api/jobs/" + job;
+        }
+    }
+
+    Floor floor(String name) {
+        String job = post("/api/jobs", jobForm(name)).body().path("id").asString();
+        var answer = post("/api/jobs/" + job + "/zones", UUID.randomUUID(), 1, zoneForm("North bay"));
+        return new Floor(job, answer.body().path("zones").path(0).path("id").asString());
+    }
+}

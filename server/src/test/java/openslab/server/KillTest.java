@@ -1,0 +1,164 @@
+package openslab.server;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** The process is killed (SIGKILL) in the middle of a stream of log writes; every acknowledged entry is there afterwards. */
+public class KillTest {
+    private static final int ROUNDS = 20;
+    private static final HttpClient HTTP = HttpClient.newHttpClient();
+
+    /** The application as a process of its own, so that it can be killed. */
+    private record Server(Process process, String address) {
+        static Server start(Path data) throws IOException {
+            String java =
+                    Path.of(System.getProperty("java.home"), "bin", "java").toString();
+            String classes = System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
+            var process = new ProcessBuilder(
+                            java,
+                            "-XX:TieredStopAtLevel=1",
+                            "-XX:+UseSerialGC",
+                            "-cp",
+                            classes,
+                            "openslab.server.OpenSlab",
+                            "--port=0",
+                            "--data=" + data,
+                            "--spring.main.lazy-initialization=true")
+                    .redirectErrorStream(true)
+                    .start();
+            var out = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+            var said = new StringBuilder();
+            for (String line = out.readLine(); line != null; line = out.readLine()) {
+                said.append(line).append('\n');
+                if (line.startsWith("Open Slab is ready at ")) {
+                    drain(out);
+                    return new Server(process, line.substring("Open Slab is ready at ".length()));
+                }
+            }
+            throw new AssertionError("the server did not start:\n" + said);
+        }
+
+        private static void drain(BufferedReader out) {
+            var reader = new Thread(() -> {
+                try {
+                    while (out.readLine() != null) {
+                        Thread.onSpinWait();
+                    }
+                } catch (IOException e) {
+                    // the process is gone, and with it what it had to say
+                }
+            });
+            reader.setDaemon(true);
+            reader.start();
+        }
+
+        JsonNode write(String path, UUID key, int version, Object body) throws IOException, InterruptedException {
+            var request = HttpRequest.newBuilder(URI.create(address + path))
+                    .header("Content-Type", "application/json")
+                    .header("Idempotency-Key", key.toString())
+                    .header("If-Match", "\"" + version + "\"")
+                    .POST(HttpRequest.BodyPublishers.ofString(App.JSON.writeValueAsString(body)))
+                    .build();
+            var answer = HTTP.send(request, HttpResponse.BodyHandlers.ofString());
+            if (answer.statusCode() != 201) {
+                throw new IOException(answer.statusCode() + " " + answer.body());
+            }
+            return App.JSON.readTree(answer.body());
+        }
+
+        Set<String> keys(String job) throws IOException, InterruptedException {
+            var request = HttpRequest.newBuilder(URI.create(address + "/api/jobs/" + job))
+                    .build();
+            var keys = new HashSet<String>();
+            App.JSON
+                    .readTree(HTTP.send(request, HttpResponse.BodyHandlers.ofString())
+                            .body())
+                    .path("log")
+                    .forEach(e -> keys.add(e.path("key").asString()));
+            return keys;
+        }
+
+        void kill() throws InterruptedException {
+            process.destroyForcibly();
+            assertTrue(process.waitFor(10, TimeUnit.SECONDS));
+        }
+    }
+
+    @Test
+    public void every_acknowledged_entry_survives_twenty_kills() throws Exception {
+        Path data = App.emptyFolder();
+        Set<String> acknowledged = java.util.Collections.synchronizedSet(new HashSet<>());
+        var random = new Random(20);
+        Server server = Server.start(data);
+        String job = server.write("/api/jobs", UUID.randomUUID(), 0, App.jobForm("Killed"))
+                .path("id")
+                .asString();
+        String zone = server.write("/api/jobs/" + job + "/zones", UUID.randomUUID(), 1, App.zoneForm("Bay"))
+                .path("zones")
+                .path(0)
+                .path("id")
+                .asString();
+        for (int round = 1; round <= ROUNDS; round++) {
+            int before = acknowledged.size();
+            List<Thread> writers = stream(server, "/api/jobs/" + job + "/zones/" + zone + "/log", acknowledged);
+            Thread.sleep(250 + random.nextInt(500));
+            server.kill();
+            for (Thread writer : writers) {
+                writer.join();
+            }
+            assertTrue(acknowledged.size() > before, "round " + round + " wrote nothing, so it proves nothing");
+            server = Server.start(data);
+            var missing = new HashSet<>(acknowledged);
+            missing.removeAll(server.keys(job));
+            assertEquals(missing, Set.of(), "round " + round);
+        }
+        System.out.println("killed " + ROUNDS + " times: " + acknowledged.size() + " acknowledged entries, none lost");
+        // and once politely: SIGTERM ends it cleanly
+        server.process.destroy();
+        assertTrue(server.process.waitFor(15, TimeUnit.SECONDS));
+        assertEquals(server.process.exitValue(), 143);
+    }
+
+    /** Two writers that write until the server is gone. */
+    private static List<Thread> stream(Server server, String path, Set<String> acknowledged) {
+        var writers = new ArrayList<Thread>();
+        for (int i = 0; i < 2; i++) {
+            var writer = new Thread(() -> {
+                try {
+                    while (true) {
+                        var key = UUID.randomUUID();
+                        server.write(path, key, 0, App.logForm("READING", "ph", "A", java.util.Map.of("ph", "8.5")));
+                        acknowledged.add(key.toString());
+                    }
+                } catch (IOException e) {
+                    // killed: what was not answered was not acknowledged
+                } catch (InterruptedException e) {
+                    throw new UncheckedIOException(new IOException(e));
+                }
+            });
+            writer.start();
+            writers.add(writer);
+        }
+        return writers;
+    }
+}
