@@ -123,6 +123,8 @@
     display: inline-flex;
     align-items: center;
     min-block-size: var(--tap);
+    min-inline-size: var(--tap);
+    justify-content: center;
     padding: 0 8px;
     border: 0;
     background: none;

@@ -43,9 +43,9 @@
     <table>
       <thead>
         <tr
-          ><th>place</th><th>method</th><th class="number">found</th><th></th><th class="wide"
-            >read</th
-          ><th class="wide">by</th><th></th></tr
+          ><th>place</th><th>method</th><th class="number">found</th><th>verdict</th><th
+            class="wide">read</th
+          ><th class="wide">by</th><td></td></tr
         >
       </thead>
       <tbody>

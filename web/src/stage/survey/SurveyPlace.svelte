@@ -56,7 +56,10 @@
     <h2>Tests</h2>
     <table>
       <thead>
-        <tr><th>method</th><th class="number">taken</th><th class="number">needed</th><th></th></tr>
+        <tr
+          ><th>method</th><th class="number">taken</th><th class="number">needed</th><th>verdict</th
+          ></tr
+        >
       </thead>
       <tbody>
         {#each judged.tallies as tally (tally.method)}

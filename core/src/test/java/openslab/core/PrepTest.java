@@ -121,7 +121,8 @@ public class PrepTest {
         story.gate(2, "profile", "csp=2");
         assertEquals(states(story), List.of(GateState.FAILED, GateState.WAITING, GateState.WAITING, GateState.WAITING));
         assertEquals(story.at(3).prep().mark(), Mark.HOLD);
-        story.gate(3, "profile", "csp=4");
+        // the same minute: what was logged later counts
+        story.gate(2, "profile", "csp=4");
         assertEquals(states(story), List.of(GateState.PASSED, GateState.OPEN, GateState.WAITING, GateState.WAITING));
         assertEquals(story.at(3).prep().mark(), Mark.IN_HAND);
         story.gate(3, "rub", "rub=clean").gate(3, "soaks", "soaks=soaks").gate(3, "no-dust", "no-dust=clean");

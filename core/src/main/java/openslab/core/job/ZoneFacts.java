@@ -1,6 +1,5 @@
 package openslab.core.job;
 
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -53,9 +52,9 @@ public record ZoneFacts(
                 .toList();
     }
 
-    /** The newest standing entry of its kind about {@code subject}. */
+    /** The newest standing entry of its kind about {@code subject}; of two at the same minute, the one logged later. */
     public Optional<LogEntry> newest(LogEntry.Kind kind, String subject) {
-        return standing(kind, subject).stream().max(Comparator.comparing(LogEntry::at));
+        return standing(kind, subject).stream().reduce((a, b) -> b.at().isBefore(a.at()) ? a : b);
     }
 
     public Survey survey() {

@@ -45,7 +45,7 @@ public record Survey(List<Reading> readings) {
 
     /** The newest reading by {@code method}, wherever it was taken. */
     public Optional<Reading> newest(String method) {
-        return readings.stream().filter(r -> r.method().equals(method)).max(Comparator.comparing(Reading::at));
+        return readings.stream().filter(r -> r.method().equals(method)).reduce(Survey::later);
     }
 
     /** Whether any place now speaks {@code yes} to {@code field} of {@code method}; empty when nobody looked. */
@@ -59,10 +59,15 @@ public record Survey(List<Reading> readings) {
         Map<String, Reading> byPlace = new LinkedHashMap<>();
         for (Reading reading : readings) {
             if (reading.method().equals(method)) {
-                byPlace.merge(reading.place(), reading, (a, b) -> b.at().isBefore(a.at()) ? a : b);
+                byPlace.merge(reading.place(), reading, Survey::later);
             }
         }
         return List.copyOf(byPlace.values());
+    }
+
+    /** The one read later; of two read at the same minute, the one logged later. */
+    private static Reading later(Reading a, Reading b) {
+        return b.at().isBefore(a.at()) ? a : b;
     }
 
     /** Asks every method; the worst word wins. */

@@ -236,7 +236,7 @@ class DemoWorld implements ApplicationRunner {
                         "hollow",
                         "no");
         south.reading(
-                "in-slab-rh", "A", "rh", "71 %", "depth", "2 in", "thickness", "5 in", "drying", "one", "wait", "19 h");
+                "in-slab-rh", "A", "rh", "71 %", "depth", "2 in", "thickness", "5 in", "drying", "one", "wait", "15 h");
         south.reading("climate", "", "air", "61 °F", "rh", "64 %", "slab", "58 °F");
     }
 

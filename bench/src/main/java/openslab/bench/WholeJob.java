@@ -1,0 +1,45 @@
+package openslab.bench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import openslab.core.Stories;
+import openslab.core.floor.Ell;
+import openslab.core.job.ZoneFacts;
+import openslab.core.job.ZoneReport;
+import openslab.core.quantity.UnitSystem;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.State;
+
+/** Everything that follows from a large job, recomputed from its facts: the budget is 16 ms, p99. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MILLISECONDS)
+public class WholeJob {
+    private static final int ZONES = 20;
+    private static final int READINGS = 25;
+
+    private final List<ZoneFacts> zones = new ArrayList<>();
+
+    public WholeJob() {
+        for (int i = 0; i < ZONES; i++) {
+            var story = new Stories().floor(new Ell(12 + i, 9, 3, 2)).surveyed().ground();
+            // with the 16 of a full survey, 25 a zone
+            for (int k = 16; k < READINGS; k++) {
+                story.reading(1, "in-slab-rh", "P" + k, "rh=70 % depth=40 mm thickness=100 mm drying=one wait=30 h");
+            }
+            zones.add(story.coat(10, "primer").coat(22, "body").facts());
+        }
+    }
+
+    @Benchmark
+    public List<ZoneReport> twentyZonesFiveHundredReadings() {
+        return zones.stream()
+                .map(z -> ZoneReport.of(z, UnitSystem.US, Stories.WHERE, Stories.moment(30)))
+                .toList();
+    }
+}

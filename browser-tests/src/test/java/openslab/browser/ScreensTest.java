@@ -1,0 +1,218 @@
+package openslab.browser;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** The demo's screens: fit for everybody, on a laptop and a phone, by keyboard, and light enough. */
+public class ScreensTest {
+    private Running app;
+
+    @BeforeClass
+    void start() {
+        app = Running.start(Running.emptyFolder(), "--demo=true");
+    }
+
+    @AfterClass
+    void stop() {
+        app.close();
+        assertEquals(app.complaints, List.of());
+    }
+
+    @DataProvider
+    Object[][] sizes() {
+        return new Object[][] {{1280, 800}, {390, 844}};
+    }
+
+    private Page openJob(int width, int height, String job) {
+        Page page = app.page(width, height);
+        page.navigate(app.address);
+        page.getByRole(AriaRole.LINK)
+                .filter(new Locator.FilterOptions().setHasText(job))
+                .click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Slab survey"))
+                .waitFor();
+        return page;
+    }
+
+    private static void assertFit(Page page, String screen) {
+        var violations = new ArrayList<String>();
+        new AxeBuilder(page)
+                .analyze()
+                .getViolations()
+                .forEach(v ->
+                        violations.add(v.getId() + ": " + v.getNodes().get(0).getHtml()));
+        assertEquals(String.join("\n", violations), "", screen);
+        Object over = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
+        assertEquals(over, 0, screen + " is wider than the screen");
+    }
+
+    @Test(dataProvider = "sizes")
+    public void every_screen_is_fit_for_everybody(int width, int height) {
+        Page page = app.page(width, height);
+        page.navigate(app.address);
+        page.getByText("Boat-repair workshop").waitFor();
+        assertFit(page, "rack");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New job"))
+                .click();
+        assertFit(page, "new job");
+        page = openJob(width, height, "Old tram shed");
+        assertFit(page, "survey");
+        page.keyboard().press("n");
+        assertFit(page, "methods");
+        new Hands(page)
+                .dialog()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Calcium chloride"))
+                .click();
+        assertFit(page, "reading");
+        page = openJob(width, height, "Boat-repair");
+        page.getByText("2.90 lb").first().click();
+        page.getByLabel("The working").waitFor();
+        assertFit(page, "working");
+        page.keyboard().press("Escape");
+        var hands = new Hands(page);
+        for (String stratum : List.of("Preparation", "Primer", "Body coat", "Broadcast", "Clear coat", "In service")) {
+            hands.climbTo(stratum);
+            assertFit(page, stratum);
+        }
+        page.keyboard().press("l");
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Logbook"))
+                .waitFor();
+        assertFit(page, "logbook");
+        page.navigate(app.address + "/#/shelf/epoxy-body-coat");
+        page.getByLabel("Spread rate, one coat").waitFor();
+        assertFit(page, "sheet");
+        page.keyboard().press("Tab");
+    }
+
+    @Test
+    public void a_sheet_is_edited_and_the_shelf_shows_it() {
+        Page page = app.page(1280, 800);
+        page.navigate(app.address + "/#/shelf/epoxy-primer");
+        var hands = new Hands(page);
+        hands.fill("Spread rate, one coat", "as far as it goes");
+        hands.press("Save sheet");
+        assertThat(page.getByText("Accepted: a spread from")).isVisible();
+        hands.fill("Spread rate, one coat", "8 m²/L");
+        hands.press("Save sheet");
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("125");
+        page.reload();
+        assertThat(page.getByLabel("Spread rate, one coat")).hasValue("8 m²/L");
+    }
+
+    @Test
+    public void the_core_is_climbed_and_a_reading_taken_by_keyboard_alone() {
+        Page page = openJob(1280, 800, "Ferry line");
+        page.keyboard().press("ArrowUp");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Preparation");
+        page.keyboard().press("ArrowDown");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Slab survey");
+        page.keyboard().press("n");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("pH of the surface"))
+                .focus();
+        page.keyboard().press("Enter");
+        page.getByLabel("Place").focus();
+        page.keyboard().press("ControlOrMeta+a");
+        page.keyboard().type("Door");
+        page.keyboard().press("Tab");
+        page.keyboard().type("11");
+        page.getByLabel("By", new Page.GetByLabelOptions().setExact(true)).focus();
+        page.keyboard().type("Wren");
+        page.keyboard().press("Enter");
+        page.getByText("saved. What next?").waitFor();
+        page.keyboard().press("Escape");
+        assertThat(page.locator(".verdict")).containsText("PH at Door too high");
+        page.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText("Door"))
+                .getByRole(AriaRole.BUTTON)
+                .click();
+        assertThat(page.locator(".verdict")).containsText("go");
+    }
+
+    @Test
+    public void two_screens_on_one_job_and_the_slower_is_told_what_changed() {
+        Page first = openJob(1280, 800, "Pottery");
+        Page second = openJob(1280, 800, "Pottery");
+        new Hands(first).press("Edit zone");
+        new Hands(second).press("Edit zone");
+        new Hands(first).fill("Width", "6.3 m");
+        new Hands(first).press("Save zone");
+        assertThat(first.getByRole(AriaRole.DIALOG)).hasCount(0);
+        new Hands(second).fill("Width", "6.5 m");
+        new Hands(second).press("Save zone");
+        assertThat(second.getByRole(AriaRole.ALERT)).containsText("width: 6.1 m is now 6.3 m");
+        // nothing of theirs was lost: saving again, having seen it, is taken
+        assertThat(second.getByLabel("Width", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("6.5 m");
+        new Hands(second).press("Save zone");
+        assertThat(second.getByRole(AriaRole.DIALOG)).hasCount(0);
+        assertThat(second.getByRole(AriaRole.MAIN)).containsText("6.5 m");
+    }
+
+    @Test
+    public void without_the_server_a_reading_is_kept_until_it_goes_through() {
+        Page page = openJob(390, 844, "Seed bank");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New reading"))
+                .click();
+        var hands = new Hands(page);
+        hands.dialog()
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Water drop"))
+                .click();
+        hands.fill("Place", "Hatch");
+        hands.choose("The drop", "Soaks in within 60 s");
+        hands.fill("By", "Wren");
+        page.context().setOffline(true);
+        hands.press("Save reading");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing was lost");
+        page.context().setOffline(false);
+        hands.press("Save reading");
+        hands.done();
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("Hatch");
+        app.complaints.removeIf(c -> c.contains("ERR_INTERNET_DISCONNECTED"));
+    }
+
+    @Test
+    public void targets_on_a_phone_are_large_enough_for_a_glove() {
+        Page page = openJob(390, 844, "Old tram shed");
+        Object small = page.evaluate(
+                """
+                () => [...document.querySelectorAll('main button, nav a, header a, header button')]
+                  .filter((e) => e.title !== 'Show the working' && !e.closest('dd'))
+                  .filter((e) => { const r = e.getBoundingClientRect(); return r.width > 0 && (r.height < 40 || r.width < 40); })
+                  .map((e) => e.outerHTML.slice(0, 120))""");
+        assertEquals(small, List.of());
+    }
+
+    @Test
+    public void the_rack_is_light() {
+        Page page = app.page(1280, 800);
+        page.navigate(app.address);
+        page.getByText("Boat-repair workshop").waitFor();
+        @SuppressWarnings("unchecked")
+        var measured = (Map<String, Object>)
+                page.evaluate(
+                        """
+                () => ({
+                  code: performance.getEntriesByType('resource').filter((r) => /\\.(js|css)$/.test(r.name)).reduce((s, r) => s + r.encodedBodySize, 0),
+                  fonts: performance.getEntriesByType('resource').filter((r) => /woff2$/.test(r.name)).reduce((s, r) => s + r.encodedBodySize, 0),
+                  paint: performance.getEntriesByName('first-contentful-paint')[0]?.startTime ?? -1 })""");
+        System.out.println("rack: script and style " + measured.get("code") + " B compressed, fonts "
+                + measured.get("fonts") + " B, first contentful paint " + measured.get("paint") + " ms");
+        int code = ((Number) measured.get("code")).intValue();
+        assertTrue(code > 10_000 && code < 150_000, code + " bytes of script and style");
+    }
+}

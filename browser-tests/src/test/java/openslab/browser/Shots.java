@@ -1,0 +1,75 @@
+package openslab.browser;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import org.testng.annotations.Test;
+
+/** Takes the pictures in docs/screenshots; run by ./slab shots only, since its name does not end in Test. */
+public class Shots {
+    private final Path folder = Path.of(System.getProperty("openslab.shots"));
+
+    @Test
+    public void take_every_picture() {
+        try (Running app = Running.start(Running.emptyFolder(), "--demo=true")) {
+            Page page = app.page(1280, 800);
+            page.navigate(app.address);
+            page.getByText("Boat-repair workshop").waitFor();
+            shoot(page, "rack");
+            job(app, page, "Old tram shed");
+            shoot(page, "survey-hold");
+            job(app, page, "Boat-repair");
+            page.getByText("2.90 lb").first().click();
+            shoot(page, "verdict-working");
+            page.keyboard().press("n");
+            var hands = new Hands(page);
+            hands.dialog()
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Calcium chloride"))
+                    .click();
+            shoot(page, "reading");
+            job(app, page, "Boat-repair");
+            hands.climbTo("Body coat");
+            shoot(page, "mix");
+            hands.climbTo("Clear coat");
+            shoot(page, "clocks");
+            page.keyboard().press("l");
+            shoot(page, "logbook");
+            job(app, page, "Ferry line");
+            hands.climbTo("Preparation");
+            shoot(page, "preparation");
+            job(app, page, "Seed bank");
+            hands.climbTo("In service");
+            shoot(page, "in-service");
+            page.navigate(app.address + "/#/shelf/epoxy-body-coat");
+            page.getByLabel("Spread rate, one coat").waitFor();
+            shoot(page, "sheet");
+            Page phone = app.page(390, 844);
+            phone.navigate(app.address);
+            phone.getByText("Boat-repair workshop").waitFor();
+            shoot(phone, "phone-rack");
+            job(app, phone, "Old tram shed");
+            shoot(phone, "phone-survey");
+            new Hands(phone).climbTo("Body coat");
+            shoot(phone, "phone-mix");
+        }
+    }
+
+    private static void job(Running app, Page page, String name) {
+        page.navigate(app.address);
+        page.getByRole(AriaRole.LINK)
+                .filter(new Locator.FilterOptions().setHasText(name))
+                .click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Slab survey"))
+                .waitFor();
+        if (name.startsWith("Boat")) {
+            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("North bay"))
+                    .click();
+        }
+    }
+
+    private void shoot(Page page, String name) {
+        page.waitForTimeout(350);
+        page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+    }
+}
