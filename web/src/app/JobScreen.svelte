@@ -144,7 +144,7 @@
   .screen {
     display: grid;
     grid-template-columns: 262px minmax(0, 1fr);
-    min-block-size: calc(100vh - 57px - 122px);
+    min-block-size: calc(100vh - 57px - 116px);
   }
 
   .screen.working {

@@ -54,6 +54,7 @@
     }
 
     .name {
+      align-self: start;
       font-size: 17px;
     }
   }

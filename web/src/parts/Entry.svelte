@@ -25,6 +25,7 @@
     display: grid;
     gap: 2px;
     align-content: start;
+    min-inline-size: 0;
   }
 
   label {
@@ -35,6 +36,7 @@
   .entry :global(select),
   .entry :global(textarea) {
     inline-size: 100%;
+    min-inline-size: 0;
     min-block-size: var(--tap);
     padding: 6px 10px;
     border: 1px solid var(--line-strong);

@@ -65,6 +65,7 @@
     display: grid;
     gap: 3px;
     justify-items: start;
+    align-content: start;
   }
 
   .name {

@@ -43,8 +43,10 @@
         2}) rotate(-90)">{sides['cutWidth']}</text
     >
   {/if}
-  <text class="area" x={px((corners[3]?.x ?? maxX) / 2)} y={py(maxY / 2) + 8}
-    >{report.area.text}</text
+  <text
+    class="area"
+    x={px((sides['cutLength'] ? (corners[3]?.x ?? maxX) : maxX) / 2)}
+    y={py(maxY / 2) + 8}>{report.area.text}</text
   >
 </svg>
 

@@ -286,7 +286,7 @@ public class SliceTest {
         Page page = hands.page();
         page.navigate(address);
         hands.press("Import");
-        page.getByLabel("Job file").setInputFiles(file);
+        page.getByLabel("Job file", new Page.GetByLabelOptions().setExact(true)).setInputFiles(file);
         hands.dialog()
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Import job"))
                 .click();

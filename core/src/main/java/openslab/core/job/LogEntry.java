@@ -3,6 +3,8 @@ package openslab.core.job;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.Value;
@@ -40,5 +42,16 @@ public record LogEntry(
 
     public LogEntry {
         values = Map.copyOf(values);
+    }
+
+    /** {@code log} without what was struck, and without the strikes. */
+    public static List<LogEntry> standing(List<LogEntry> log) {
+        Set<String> struck = log.stream()
+                .filter(e -> e.kind == Kind.STRIKE)
+                .map(LogEntry::subject)
+                .collect(Collectors.toSet());
+        return log.stream()
+                .filter(e -> e.kind != Kind.STRIKE && !struck.contains(e.key))
+                .toList();
     }
 }

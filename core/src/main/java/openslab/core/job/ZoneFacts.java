@@ -2,8 +2,6 @@ package openslab.core.job;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import openslab.core.floor.Shape;
 import openslab.core.mix.Crew;
 import openslab.core.prep.SiteLimits;
@@ -37,13 +35,7 @@ public record ZoneFacts(
 
     /** The log without what was struck, and without the strikes. */
     public List<LogEntry> standing() {
-        Set<String> struck = log.stream()
-                .filter(e -> e.kind() == LogEntry.Kind.STRIKE)
-                .map(LogEntry::subject)
-                .collect(Collectors.toSet());
-        return log.stream()
-                .filter(e -> e.kind() != LogEntry.Kind.STRIKE && !struck.contains(e.key()))
-                .toList();
+        return LogEntry.standing(log);
     }
 
     public List<LogEntry> standing(LogEntry.Kind kind, String subject) {

@@ -25,9 +25,14 @@ public record Figure(String label, double value, Unit unit, UnitSystem system, L
         return unit.toBase(value);
     }
 
+    /** The unit the job reads it in. */
+    public Unit unitRead() {
+        return Unit.counterpart(unit, system);
+    }
+
     /** As the job reads it: "10.0 mil". */
     public String text() {
-        return Show.in(Unit.counterpart(unit, system), base());
+        return Show.in(unitRead(), base());
     }
 
     /** As the other system reads it, or empty where both read alike. */

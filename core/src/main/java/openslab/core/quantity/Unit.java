@@ -11,7 +11,7 @@ import java.util.Locale;
  * Handbook 44, Appendix C; from memory).
  */
 public enum Unit {
-    METRE("m", Dimension.LENGTH, 1, 3, "m", "metre", "metres", "meter", "meters"),
+    METRE("m", Dimension.LENGTH, 1, 2, "m", "metre", "metres", "meter", "meters"),
     CENTIMETRE("cm", Dimension.LENGTH, 0.01, 1, "cm"),
     MILLIMETRE("mm", Dimension.LENGTH, 0.001, 0, "mm"),
     FOOT("ft", Dimension.LENGTH, 0.3048, 2, "ft", "feet", "foot", "'"),

@@ -108,7 +108,7 @@ public record Survey(List<Reading> readings) {
         String brief = n == 1 ? "no " + lower(method.title()) : lower(method.title()) + " " + taken + " of " + n;
         return Finding.of(method.id() + "-count")
                 .measured(taken + " taken")
-                .needed(n + " needed", method.count().source())
+                .needed(n + (n == 1 ? " test" : " tests"), method.count().source())
                 .working(needed)
                 .hold(
                         brief,

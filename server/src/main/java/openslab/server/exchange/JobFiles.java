@@ -21,6 +21,7 @@ import openslab.server.job.JobViews;
 import openslab.server.job.Jobs;
 import openslab.server.product.SheetForm;
 import openslab.server.product.SheetStore;
+import openslab.server.store.Snapshot;
 import openslab.server.store.Writes;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
@@ -32,9 +33,11 @@ class JobFiles {
     private final SheetStore sheets;
     private final Jobs jobs;
     private final Writes writes;
+    private final Snapshot snapshot;
     private final JdbcClient db;
 
-    JobFiles(JobStore store, SheetStore sheets, Jobs jobs, Writes writes, JdbcClient db) {
+    JobFiles(JobStore store, SheetStore sheets, Jobs jobs, Writes writes, Snapshot snapshot, JdbcClient db) {
+        this.snapshot = snapshot;
         this.store = store;
         this.sheets = sheets;
         this.jobs = jobs;
@@ -43,6 +46,10 @@ class JobFiles {
     }
 
     JobFile export(UUID jobId) {
+        return snapshot.of(() -> readJobFile(jobId));
+    }
+
+    private JobFile readJobFile(UUID jobId) {
         var job = store.get(jobId);
         Map<String, SheetForm> used = new TreeMap<>();
         var zones = new ArrayList<JobFile.ZonePart>();

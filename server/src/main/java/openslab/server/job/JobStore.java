@@ -267,7 +267,15 @@ public class JobStore {
         return byZone;
     }
 
+    /** Entries before their values: an entry that was seen has its values, also where reads are not one snapshot. */
     private Map<UUID, List<LogEntry>> log(UUID jobId) {
+        List<EntryRow> entries = db.sql(
+                        """
+                select e.entry_key, e.zone_id, e.kind, e.subject, e.place, e.happened_at, e.done_by, e.note
+                from log_entry e join zone z on z.id = e.zone_id where z.job_id = :job order by e.ordinal""")
+                .param("job", jobId)
+                .query(EntryRow.class)
+                .list();
         Map<UUID, Map<String, Value>> values = values(
                 """
                 select v.entry_key as owner, v.field, v.typed, v.base
@@ -275,23 +283,16 @@ public class JobStore {
                 join zone z on z.id = e.zone_id where z.job_id = :job""",
                 jobId);
         Map<UUID, List<LogEntry>> byZone = new HashMap<>();
-        db.sql(
-                        """
-                select e.entry_key, e.zone_id, e.kind, e.subject, e.place, e.happened_at, e.done_by, e.note
-                from log_entry e join zone z on z.id = e.zone_id where z.job_id = :job order by e.ordinal""")
-                .param("job", jobId)
-                .query(EntryRow.class)
-                .list()
-                .forEach(r -> byZone.computeIfAbsent(r.zoneId(), z -> new ArrayList<>())
-                        .add(new LogEntry(
-                                r.entryKey().toString(),
-                                LogEntry.Kind.valueOf(r.kind()),
-                                r.subject(),
-                                r.place(),
-                                r.happenedAt().toInstant(),
-                                r.doneBy(),
-                                r.note(),
-                                values.getOrDefault(r.entryKey(), Map.of()))));
+        entries.forEach(r -> byZone.computeIfAbsent(r.zoneId(), z -> new ArrayList<>())
+                .add(new LogEntry(
+                        r.entryKey().toString(),
+                        LogEntry.Kind.valueOf(r.kind()),
+                        r.subject(),
+                        r.place(),
+                        r.happenedAt().toInstant(),
+                        r.doneBy(),
+                        r.note(),
+                        values.getOrDefault(r.entryKey(), Map.of()))));
         return byZone;
     }
 

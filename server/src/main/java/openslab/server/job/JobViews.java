@@ -18,6 +18,7 @@ import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.survey.TestMethods;
 import openslab.server.product.SheetStore;
+import openslab.server.store.Snapshot;
 import org.springframework.stereotype.Component;
 
 /** Jobs as the screens are told of them. */
@@ -70,9 +71,11 @@ public class JobViews {
     private final JobStore store;
     private final SheetStore sheets;
     private final Jobs jobs;
+    private final Snapshot snapshot;
     private final Clock clock;
 
-    JobViews(JobStore store, SheetStore sheets, Jobs jobs, Clock clock) {
+    JobViews(JobStore store, SheetStore sheets, Jobs jobs, Snapshot snapshot, Clock clock) {
+        this.snapshot = snapshot;
         this.store = store;
         this.sheets = sheets;
         this.jobs = jobs;
@@ -81,6 +84,10 @@ public class JobViews {
 
     /** The clock that runs out first stands first. */
     List<RackItem> rack() {
+        return snapshot.of(this::readRack);
+    }
+
+    private List<RackItem> readRack() {
         return store.all().stream()
                 .map(this::rackItem)
                 .sorted(Comparator.comparing(
@@ -117,6 +124,10 @@ public class JobViews {
     }
 
     JobView job(UUID id) {
+        return snapshot.of(() -> readJob(id));
+    }
+
+    private JobView readJob(UUID id) {
         var job = store.get(id);
         List<JobStore.StoredZone> zones = store.zones(id);
         return new JobView(

@@ -140,7 +140,7 @@ public class Jobs {
 
     private Forms.LogScope scope(JobStore.StoredJob job, JobStore.StoredZone zone) {
         List<String> standing =
-                facts(zone).standing().stream().map(LogEntry::key).toList();
+                LogEntry.standing(zone.log()).stream().map(LogEntry::key).toList();
         return new Forms.LogScope(
                 job.facts().units(),
                 zone.layers().stream().map(JobStore.StoredLayer::id).toList(),

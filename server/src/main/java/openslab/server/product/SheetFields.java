@@ -23,7 +23,7 @@ final class SheetFields {
     static final Field YEARS = Field.quantity("years", "Lasts", Unit.YEAR, 0.05, 50, "");
 
     static final List<Field> LIMITS = List.of(
-            Field.quantity("mver", "Vapour emission at most", Unit.MVER, 0.1, 50, "lb/1000 ft²/24 h"),
+            Field.quantity("mver", "Vapour emission at most", Unit.MVER, 0.1, 50, ""),
             Field.quantity("slabRh", "In-slab humidity at most", Unit.PERCENT, 10, 100, ""),
             Field.quantity("phMin", "pH at least", Unit.ONE, 0, 14, ""),
             Field.quantity("phMax", "pH at most", Unit.ONE, 0, 14, ""),

@@ -16,7 +16,6 @@ import openslab.core.quantity.Figure;
 import openslab.core.quantity.Line;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
-import openslab.core.quantity.UnitSystem;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -67,11 +66,7 @@ public class WireFormat {
         /** A given in the job's own units, where the working runs in others. */
         private static String also(Line line, Figure f) {
             Figure alone = new Figure("", line.value(), line.unit(), f.system(), List.of(), f.source());
-            return line.isGiven()
-                            && Unit.of(line.unit().dimension(), UnitSystem.US)
-                                    != Unit.of(line.unit().dimension(), UnitSystem.METRIC)
-                    ? alone.text()
-                    : "";
+            return line.isGiven() && !alone.unitRead().equals(line.unit()) ? alone.text() : "";
         }
     }
 

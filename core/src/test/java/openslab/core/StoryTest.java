@@ -1,0 +1,334 @@
+package openslab.core;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import openslab.core.floor.Ell;
+import openslab.core.floor.Outline;
+import openslab.core.floor.Rectangle;
+import openslab.core.floor.Shapes;
+import openslab.core.job.LayerChoice;
+import openslab.core.job.LayerReport;
+import openslab.core.job.LogEntry;
+import openslab.core.job.Mark;
+import openslab.core.job.RunningClock;
+import openslab.core.job.Stratum;
+import openslab.core.job.ZoneFields;
+import openslab.core.job.ZoneReport;
+import openslab.core.product.Clock;
+import openslab.core.product.LayerRole;
+import openslab.core.product.ProductSheet;
+import openslab.core.product.TemperatureCurve;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Verdict;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What must hold of any story, and the corners of a few. */
+public class StoryTest {
+    private static final double PRIMER = 10;
+
+    private static Stories ready() {
+        return new Stories().surveyed().ground();
+    }
+
+    @Test
+    public void the_same_facts_at_the_same_moment_give_the_same_report() {
+        var facts = ready().coat(PRIMER, "primer").facts();
+        var once = ZoneReport.of(facts, UnitSystem.US, Stories.WHERE, Stories.moment(20));
+        assertEquals(ZoneReport.of(facts, UnitSystem.US, Stories.WHERE, Stories.moment(20)), once);
+    }
+
+    @Test
+    public void units_change_what_is_read_and_never_what_is_so() {
+        var facts = ready().coat(PRIMER, "primer").facts();
+        var us = ZoneReport.of(facts, UnitSystem.US, Stories.WHERE, Stories.moment(12));
+        var metric = ZoneReport.of(facts, UnitSystem.METRIC, Stories.WHERE, Stories.moment(12));
+        assertEquals(us.survey().verdict(), metric.survey().verdict());
+        assertEquals(us.area().base(), metric.area().base());
+        assertEquals(us.clocks(), metric.clocks());
+        assertEquals(us.area().text(), "861\u00a0ft²");
+        assertEquals(metric.area().text(), "80.0\u00a0m²");
+    }
+
+    @Test
+    public void no_reading_ever_makes_a_bad_floor_better_than_nothing() {
+        // whatever is read, in whatever order, GO needs every required count
+        var random = new Random(11);
+        var full = new ArrayList<>(new Stories().surveyed().facts().log());
+        for (int round = 0; round < 60; round++) {
+            Collections.shuffle(full, random);
+            var some = full.subList(0, random.nextInt(full.size()));
+            var facts = new Stories().facts();
+            var partial = new openslab.core.job.ZoneFacts(
+                    facts.id(),
+                    facts.name(),
+                    facts.shape(),
+                    facts.exposure(),
+                    facts.site(),
+                    facts.crew(),
+                    facts.planSlabC(),
+                    facts.layers(),
+                    some);
+            var judged = ZoneReport.of(partial, UnitSystem.US, Stories.WHERE, Stories.moment(2))
+                    .survey();
+            assertEquals(judged.verdict(), Verdict.HOLD, some.size() + " of " + full.size() + " readings");
+        }
+    }
+
+    @Test
+    public void striking_everything_leaves_a_bare_floor() {
+        var story = ready().coat(PRIMER, "primer");
+        for (LogEntry entry : List.copyOf(story.facts().log())) {
+            story.strike(11, entry);
+        }
+        assertTrue(story.facts().standing().isEmpty());
+        var bare = new Stories().at(12);
+        var report = story.at(12);
+        assertEquals(report.survey(), bare.survey());
+        assertEquals(report.strata(), bare.strata());
+        assertEquals(report.next(), bare.next());
+    }
+
+    @Test
+    public void marks_only_climb_as_time_goes_by() {
+        var story = ready().coat(PRIMER, "primer")
+                .coat(22, "body")
+                .coat(22, "flake")
+                .coat(36, "clear");
+        List<Mark> seen = new ArrayList<>();
+        for (double h = 36; h < 36 + 300; h += 3) {
+            Mark mark = story.at(h).layers().get(3).mark();
+            if (seen.isEmpty() || seen.get(seen.size() - 1) != mark) {
+                seen.add(mark);
+            }
+        }
+        assertEquals(seen, List.of(Mark.WET, Mark.CURING, Mark.DONE));
+    }
+
+    @Test
+    public void a_wet_layer_shows_through_the_flake_in_it() {
+        var report = ready().coat(PRIMER, "primer")
+                .coat(22, "body")
+                .coat(22.2, "flake")
+                .at(23);
+        assertEquals(report.layers().get(1).mark(), Mark.WET);
+        assertEquals(report.layers().get(2).mark(), Mark.WET);
+        assertEquals(
+                ready().coat(PRIMER, "primer")
+                        .coat(22, "body")
+                        .at(23)
+                        .layers()
+                        .get(2)
+                        .mark(),
+                Mark.NOT_STARTED);
+    }
+
+    @Test
+    public void the_day_line_shows_what_runs_and_leaves_out_what_is_over() {
+        var report = ready().coat(PRIMER, "primer").coat(22, "body").at(23);
+        List<String> labels = report.clocks().stream().map(RunningClock::label).toList();
+        assertFalse(labels.contains("primer recoat window"), "the body coat is on it");
+        assertTrue(
+                labels.containsAll(List.of("body coat too wet to recoat", "body coat recoat window", "until vehicles")),
+                labels.toString());
+        RunningClock wet = report.clocks().stream()
+                .filter(c -> c.label().equals("body coat too wet to recoat"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(wet.from(), Stories.moment(22));
+        assertEquals(wet.to(), Stories.moment(32));
+        assertFalse(wet.planned());
+        RunningClock later = report.clocks().stream()
+                .filter(c -> c.label().equals("until vehicles"))
+                .findFirst()
+                .orElseThrow();
+        assertTrue(later.planned(), "the clear coat is not on yet");
+        assertEquals(later.from(), Stories.moment(32));
+        report.clocks().forEach(c -> assertFalse(c.to().isBefore(c.from()), c.toString()));
+    }
+
+    @Test
+    public void waits_of_the_survey_stand_on_the_day_line() {
+        var report = new Stories()
+                .reading(2, "plastic-sheet", "A", "hours=10 h under=dry")
+                .at(3);
+        RunningClock wait = report.clocks().get(0);
+        assertEquals(wait.label(), "sheet at A lifted too early");
+        assertEquals(wait.from(), Stories.moment(2));
+        assertEquals(wait.to(), Stories.moment(8));
+    }
+
+    @Test
+    public void the_rack_puts_first_what_waits_for_nobody_but_us() {
+        var stop = new RunningClock.Next("oil", Optional.empty(), Mark.STOP, "stop");
+        var go = new RunningClock.Next("grind", Optional.empty(), Mark.GO, "go");
+        var soon = new RunningClock.Next("window", Optional.of(Stories.moment(2)), Mark.WET, "wet");
+        var late = new RunningClock.Next("reseal", Optional.of(Stories.moment(9000)), Mark.GO, "go");
+        var rack = new ArrayList<>(List.of(late, go, soon, stop));
+        rack.sort(RunningClock.Next.FIRST);
+        assertEquals(rack, List.of(stop, go, soon, late));
+    }
+
+    @Test
+    public void a_planned_start_moves_what_stands_on_it() {
+        List<LayerChoice> layers = new ArrayList<>(Stories.epoxyWithFlake());
+        Instant planned = Stories.moment(100);
+        layers.set(1, new LayerChoice("body", layers.get(1).sheet(), Optional.of(planned)));
+        var report = ready().layers(layers).coat(PRIMER, "primer").at(12);
+        assertEquals(report.layers().get(1).started(), LayerReport.Started.PLANNED);
+        assertEquals(report.layers().get(2).start(), Optional.of(planned));
+        assertEquals(report.layers().get(3).start(), Optional.of(Stories.moment(110)));
+        assertEquals(report.service().reseal().orElseThrow().due(), Instant.parse("2031-05-08T22:00:00Z"));
+    }
+
+    @Test
+    public void a_sheet_that_is_silent_leaves_the_clock_out_and_the_reseal_unknown() {
+        var full = Stories.liquid("Clear", LayerRole.CLEAR, 5, Map.of());
+        var clocks = Map.of(
+                Clock.POT_LIFE,
+                full.clocks().get(Clock.POT_LIFE),
+                Clock.RECOAT_OPENS,
+                full.clocks().get(Clock.RECOAT_OPENS));
+        var silent = new ProductSheet(
+                "clear",
+                "Clear",
+                LayerRole.CLEAR,
+                full.liquid(),
+                full.broadcast(),
+                full.limits(),
+                clocks,
+                List.of(),
+                Map.of(),
+                "");
+        var report = ready().layers(List.of(Stories.layer("clear", silent)))
+                .coat(PRIMER, "clear")
+                .at(11);
+        assertTrue(report.service().ladder().isEmpty());
+        assertEquals(report.service().whyNoReseal(), "The sheet gives no interval for this exposure.");
+        assertTrue(report.layers().get(0).takeOff().cover().isEmpty());
+        // no light-foot time: nobody may rely on it, so it stays wet
+        assertEquals(report.layers().get(0).mark(), Mark.WET);
+    }
+
+    @Test
+    public void a_sheet_is_either_poured_or_thrown() {
+        var liquid = Stories.liquid("Clear", LayerRole.CLEAR, 5, Map.of());
+        org.testng.Assert.assertThrows(
+                IllegalArgumentException.class,
+                () -> new ProductSheet(
+                        "x",
+                        "X",
+                        LayerRole.CLEAR,
+                        liquid.liquid(),
+                        Stories.flake().broadcast(),
+                        Optional.empty(),
+                        Map.of(),
+                        List.of(),
+                        Map.of(),
+                        ""));
+        org.testng.Assert.assertThrows(
+                IllegalArgumentException.class,
+                () -> new ProductSheet(
+                        "x",
+                        "X",
+                        LayerRole.CLEAR,
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Map.of(),
+                        List.of(),
+                        Map.of(),
+                        ""));
+    }
+
+    @Test
+    public void a_curve_lists_each_temperature_once_and_only_positive_times() {
+        org.testng.Assert.assertThrows(IllegalArgumentException.class, () -> Stories.curve(20, 40, 20, 50));
+        org.testng.Assert.assertThrows(IllegalArgumentException.class, () -> Stories.curve(20, 0));
+        org.testng.Assert.assertThrows(IllegalArgumentException.class, () -> new TemperatureCurve(List.of()));
+        assertEquals(Stories.curve(30, 10, 10, 40, 20, 20).minutesAt(15), Math.sqrt(40 * 20), 1e-9);
+    }
+
+    @Test
+    public void between_two_temperatures_a_time_lies_between_the_two_times() {
+        var random = new Random(5);
+        for (int i = 0; i < 1000; i++) {
+            double slow = 1 + 1000 * random.nextDouble();
+            double quick = slow * random.nextDouble() + 0.01;
+            double at = 10 + 20 * random.nextDouble();
+            double minutes = Stories.curve(10, slow, 30, quick).minutesAt(at);
+            assertTrue(minutes <= Math.max(slow, quick) + 1e-9 && minutes >= Math.min(slow, quick) - 1e-9);
+        }
+    }
+
+    @DataProvider
+    Object[][] ells() {
+        return new Object[][] {{10.0, 8.0, 3.0, 2.0}, {1.0, 1.0, 0.5, 0.5}, {120.0, 0.5, 119.0, 0.1}};
+    }
+
+    @Test(dataProvider = "ells")
+    public void an_ell_is_its_rectangle_less_its_corner_and_as_long_round(double a, double b, double c, double d) {
+        var ell = new Ell(a, b, c, d);
+        var whole = new Rectangle(a, b);
+        assertEquals(ell.outline().areaM2(), whole.outline().areaM2() - c * d, 1e-9);
+        assertEquals(ell.outline().perimeterM(), whole.outline().perimeterM(), 1e-9);
+        assertEquals(ell.sides().size(), 4);
+        assertEquals(Shapes.of("ell", Map.of("length", a, "width", b, "cutLength", c, "cutWidth", d)), ell);
+    }
+
+    @Test
+    public void area_does_not_care_where_one_starts_or_which_way_one_walks() {
+        List<Outline.Corner> corners =
+                new ArrayList<>(new Ell(10, 8, 3, 2).outline().corners());
+        double area = new Outline(corners).areaM2();
+        for (int turn = 0; turn < corners.size(); turn++) {
+            Collections.rotate(corners, 1);
+            assertEquals(new Outline(corners).areaM2(), area, 1e-9);
+            var back = new ArrayList<>(corners);
+            Collections.reverse(back);
+            assertEquals(new Outline(back).areaM2(), area, 1e-9);
+        }
+    }
+
+    @Test
+    public void a_cut_must_be_smaller_than_what_it_is_cut_from() {
+        var e = org.testng.Assert.expectThrows(InvalidInput.class, () -> new Ell(10, 8, 3, 8));
+        assertEquals(e.faults().get(0).field(), "sides.cutWidth");
+        assertEquals(Shapes.kinds(), List.of("rectangle", "ell"));
+        assertEquals(Shapes.fields("rectangle").stream().map(Field::id).toList(), List.of("length", "width"));
+    }
+
+    @Test
+    public void the_crews_own_numbers_are_used() {
+        var values = Field.parseAll(
+                "settings",
+                ZoneFields.CREW,
+                Map.of("pace", "11 ft²/min", "share", "75", "allowance", "5 %"),
+                UnitSystem.METRIC);
+        var crew = ZoneFields.crew(values);
+        assertEquals(crew.paceM2PerMin(), 11 * 0.09290304, 1e-12);
+        assertEquals(crew.potLifeShare(), 0.75, 1e-12);
+        assertEquals(crew.allowance(), 0.05, 1e-12);
+    }
+
+    @Test
+    public void a_stratum_says_why_the_slab_is_held() {
+        Stratum slab = new Stories().at(0).strata().get(0);
+        assertEquals(slab.mark(), Mark.HOLD);
+        assertEquals(slab.detail(), "8 reasons");
+        assertEquals(ready().at(2).strata().get(0).detail(), "tested enough");
+        assertEquals(ready().at(20).strata().get(0).detail(), "1 reason");
+        assertEquals(ready().at(2).strata().get(1).detail(), "grind, CSP 3 to 5");
+    }
+}

@@ -1,0 +1,85 @@
+package openslab.core;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.Optional;
+import openslab.core.prep.Condition;
+import openslab.core.prep.PrepPlan;
+import openslab.core.prep.ProfileNeed;
+import openslab.core.prep.SiteLimits;
+import openslab.core.prep.Step;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Site;
+import openslab.core.survey.TestMethods;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What the crew is told, in words. */
+public class WordsTest {
+    @DataProvider
+    Object[][] readings() {
+        return new Object[][] {
+            {"calcium-chloride", "dishArea=0.445 ft² gain=1.51 g hours=62 h", "2.90 lb"},
+            {"in-slab-rh", "rh=74 % depth=2 in thickness=5 in drying=one wait=30 h", "74\u00a0%"},
+            {"plastic-sheet", "hours=16 h under=damp", "damp"},
+            {"ph", "ph=9.46", "9.5"},
+            {"water-drop", "drop=beads", "beads"},
+            {"walk-over", "sealer=yes oil=no coating=no dusting=yes hollow=no", "sealer, dusting"},
+            {"walk-over", "sealer=no oil=no coating=no dusting=no hollow=no", "clean"},
+            {"profile", "csp=3", "CSP 3"},
+            {"concrete-age", "age=40 d", "40 d"},
+            {"concrete-age", "age=12 years", "12 years"},
+            {"climate", "air=61 °F rh=64 % slab=58 °F", "61.0\u00a0°F, 64\u00a0%, slab 58.0\u00a0°F"},
+        };
+    }
+
+    @Test(dataProvider = "readings")
+    public void a_reading_is_told_in_a_few_words(String method, String values, String words) {
+        var reading = new Stories()
+                .reading(0, method, "A", values)
+                .facts()
+                .survey()
+                .readings()
+                .get(0);
+        var site = new Site(Stories.LIMITS, 80, UnitSystem.US, Stories.START);
+        assertEquals(TestMethods.of(method).found(reading, site), words);
+    }
+
+    private static PrepPlan plan(boolean sealer, boolean hollow, int cspMin, boolean dust) {
+        var no = Optional.of(false);
+        var condition = new Condition(Optional.of(sealer), no, no, no, Optional.of(hollow), no);
+        return PrepPlan.choose(condition, new ProfileNeed(cspMin, 5, Source.ours("test")), new SiteLimits(dust, true));
+    }
+
+    @Test
+    public void an_etch_is_tried_weakest_first_and_neutralised_before_it_dries() {
+        PrepPlan etch = plan(false, false, 1, false);
+        List<String> titles = etch.steps().stream().map(Step::title).toList();
+        assertEquals(titles.get(1), "Try it weakest first");
+        assertTrue(titles.indexOf("Neutralise, rinse twice") < titles.indexOf("Dry 24 h"));
+        assertTrue(etch.steps().get(2).does().contains("Acid into water, never water into acid"));
+        assertEquals(
+                etch.gates().stream().map(g -> g.id()).toList(), List.of("fizz", "rinse-ph", "dry", "rub", "profile"));
+        assertTrue(etch.steps().stream().anyMatch(s -> s.caution().contains("Goggles")));
+    }
+
+    @Test
+    public void hollow_places_are_cut_out_before_anything_is_ground() {
+        assertEquals(plan(false, true, 3, true).steps().get(1).title(), "Cut out hollow places");
+        assertFalse(plan(false, false, 3, true).steps().stream()
+                .anyMatch(s -> s.title().contains("hollow")));
+    }
+
+    @Test
+    public void the_reason_is_the_floors_own() {
+        assertTrue(plan(true, false, 3, true).because().contains("film under a bonded system is ground off"));
+        assertTrue(plan(false, false, 3, true).because().contains("CSP 3 to 5"));
+        assertEquals(plan(false, false, 4, false).because(), "Every method is refused here; see why.");
+        var refused = plan(false, false, 1, true).refused();
+        assertTrue(refused.get(1).reasons().get(0).contains("never both for one coat"), refused.toString());
+    }
+}

@@ -1,0 +1,26 @@
+package openslab.server.store;
+
+import java.util.function.Supplier;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Reads that belong together see the same moment. A job is read by several queries; without this an entry could be seen
+ * whose values were stored a moment too late for the query before it.
+ */
+@Component
+public class Snapshot {
+    private final TransactionTemplate transaction;
+
+    Snapshot(PlatformTransactionManager transactions) {
+        transaction = new TransactionTemplate(transactions);
+        transaction.setReadOnly(true);
+        transaction.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
+    }
+
+    public <T> T of(Supplier<T> reads) {
+        return transaction.execute(status -> reads.get());
+    }
+}

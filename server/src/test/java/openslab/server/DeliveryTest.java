@@ -1,0 +1,218 @@
+package openslab.server;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.net.http.HttpClient;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.zip.GZIPInputStream;
+import openslab.server.App.Answer;
+import openslab.server.App.Floor;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** How answers travel, what the shelf ships with, and what the log says in words. */
+public class DeliveryTest {
+    private App app;
+
+    @BeforeClass
+    void start() {
+        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
+    }
+
+    @AfterClass
+    void stop() {
+        app.close();
+    }
+
+    @Test
+    public void every_answer_carries_its_guards() {
+        Answer answer = app.get("/api/jobs");
+        var headers = answer.raw().headers();
+        assertEquals(headers.firstValue("X-Content-Type-Options").orElse(""), "nosniff");
+        assertEquals(headers.firstValue("Referrer-Policy").orElse(""), "no-referrer");
+        assertTrue(headers.firstValue("Content-Security-Policy").orElse("").contains("default-src 'self'"));
+    }
+
+    @Test
+    public void long_answers_travel_compressed() throws IOException, InterruptedException {
+        var request =
+                app.request("/api/reference").header("Accept-Encoding", "gzip").build();
+        HttpResponse<byte[]> answer = HttpClient.newHttpClient().send(request, HttpResponse.BodyHandlers.ofByteArray());
+        assertEquals(answer.headers().firstValue("Content-Encoding").orElse(""), "gzip");
+        byte[] plain = new GZIPInputStream(new ByteArrayInputStream(answer.body())).readAllBytes();
+        assertTrue(plain.length > 3 * answer.body().length, plain.length + " from " + answer.body().length);
+        assertTrue(new String(plain, StandardCharsets.UTF_8).contains("calcium-chloride"));
+    }
+
+    @Test
+    public void the_clock_stands_where_it_was_stopped() {
+        JsonNode now = app.get("/api/now").body();
+        assertEquals(now.path("now").asString(), "2026-05-04T12:00:00Z");
+        assertTrue(now.path("fixed").asBoolean());
+        try (App running = App.start(App.emptyFolder())) {
+            assertFalse(running.get("/api/now").body().path("fixed").asBoolean());
+        }
+    }
+
+    @Test
+    public void the_reference_names_every_method_once_with_fields_to_key_in() {
+        JsonNode reference = app.get("/api/reference").body();
+        Set<String> ids = new HashSet<>();
+        for (JsonNode method : reference.path("methods")) {
+            assertTrue(ids.add(method.path("id").asString()));
+            assertFalse(method.path("fields").isEmpty(), method.toString());
+            assertFalse(method.path("source").path("sentence").asString().isBlank());
+        }
+        assertEquals(ids.size(), 9);
+        assertTrue(reference.path("timeZones").size() > 300);
+        assertEquals(reference.path("shapes").path("ell").size(), 4);
+    }
+
+    @DataProvider
+    Object[][] sheets() {
+        return new Object[][] {{"epoxy-primer"}, {"epoxy-body-coat"}, {"vinyl-flake"}, {"epoxy-clear-coat"}};
+    }
+
+    private JsonNode sheet(String slug) {
+        for (JsonNode sheet : app.get("/api/sheets").body()) {
+            if (sheet.path("slug").asString().equals(slug)) {
+                return sheet;
+            }
+        }
+        throw new AssertionError("no sheet " + slug);
+    }
+
+    @Test(dataProvider = "sheets")
+    public void a_shipped_sheet_saved_unchanged_is_the_same_sheet(String slug) {
+        JsonNode sheet = sheet(slug);
+        Answer again = app.put("/api/sheets/" + slug, sheet.path("digest").asString(), sheet.path("form"));
+        assertEquals(again.status(), 200, again.text());
+        assertEquals(again.body().path("digest"), sheet.path("digest"));
+    }
+
+    @Test(dataProvider = "sheets")
+    public void a_sheet_in_other_units_says_the_same(String slug) {
+        var form = (ObjectNode) sheet(slug).path("form").deepCopy();
+        form.put("units", "METRIC");
+        form.put("name", form.path("name").asString() + ", read in metric").remove("slug");
+        Answer metric = app.post("/api/sheets", form);
+        assertEquals(metric.status(), 200, metric.text());
+        // every number carries its unit, so nothing else changes
+        assertEquals(metric.body().path("form").path("spread"), form.path("spread"));
+        assertEquals(metric.body().path("form").path("clocks"), form.path("clocks"));
+        JsonNode films = metric.body().path("films");
+        for (int i = 0; i < films.size(); i++) {
+            assertEquals(
+                    films.path(i).path("text"),
+                    sheet(slug).path("films").path(i).path("also"));
+        }
+    }
+
+    @Test
+    public void a_one_part_sealer_has_one_part() {
+        var form = (ObjectNode) sheet("epoxy-clear-coat").path("form").deepCopy();
+        form.put("name", "Solvent acrylic sealer")
+                .put("partsA", "1")
+                .put("partsB", "0")
+                .remove("slug");
+        form.remove("densityB");
+        Answer sealer = app.post("/api/sheets", form);
+        assertEquals(sealer.status(), 200, sealer.text());
+        Floor floor = app.floor("One part");
+        app.post(floor.log(), App.logForm("READING", "climate", "", Map.of("air", "70", "rh", "50", "slab", "70")));
+        var layer = Map.of("sheet", sealer.body().path("digest").asString(), "plannedStart", "");
+        Answer taken = app.put(floor.path() + "/zones/" + floor.zone() + "/layers/clear", 2, layer);
+        JsonNode batching = taken.body()
+                .path("zones")
+                .path(0)
+                .path("report")
+                .path("layers")
+                .path(3)
+                .path("batching");
+        assertEquals(batching.path("parts").size(), 1, taken.text());
+        assertEquals(batching.path("scale").path(0).path("part").asString(), "A");
+    }
+
+    @Test
+    public void the_log_speaks_in_words() {
+        Floor floor = app.floor("Words");
+        app.post(
+                floor.log(),
+                App.logForm(
+                        "READING",
+                        "calcium-chloride",
+                        "B",
+                        Map.of("dishArea", "0.445", "gain", "1.51", "hours", "62")));
+        app.post(floor.log(), App.logForm("GATE", "profile", "", Map.of("csp", "3")));
+        app.post(floor.log(), App.logForm("BATCH", "primer", "", Map.of("volume", "1.5", "area", "441")));
+        app.post(floor.log(), App.logForm("COAT", "primer", "", Map.of()));
+        app.post(floor.log(), App.logForm("NOTE", "", "", Map.of()));
+        var words = new java.util.ArrayList<String>();
+        app.get(floor.path())
+                .body()
+                .path("log")
+                .forEach(e -> words.add(e.path("what").asString()));
+        words.sort(String::compareTo);
+        assertEquals(
+                words,
+                List.of(
+                        "Batch mixed for the primer: area 441 ft², volume 1.5 gal",
+                        "Calcium chloride: dishArea 0.445 ft², gain 1.51 g, hours 62 h",
+                        "Coat done: primer",
+                        "Gate profile: csp 3",
+                        "Note"));
+    }
+
+    @Test
+    public void a_job_put_away_stays_whole_and_comes_back() {
+        Floor floor = app.floor("Put away");
+        var form = App.jobForm("Put away");
+        form.put("archived", true);
+        assertEquals(app.put(floor.path(), 2, form).status(), 200);
+        assertTrue(onRack(floor).path("archived").asBoolean());
+        form.put("archived", false);
+        assertEquals(app.put(floor.path(), 3, form).status(), 200);
+        assertFalse(onRack(floor).path("archived").asBoolean());
+        assertEquals(onRack(floor).path("zones").asInt(), 1);
+    }
+
+    private JsonNode onRack(Floor floor) {
+        for (JsonNode item : app.get("/api/jobs").body()) {
+            if (item.path("id").asString().equals(floor.job())) {
+                return item;
+            }
+        }
+        throw new AssertionError(floor.toString());
+    }
+
+    @Test
+    public void a_zone_becomes_an_ell_and_the_figures_follow() {
+        Floor floor = app.floor("Becomes an L");
+        var form = App.zoneForm("North bay");
+        form.put("shape", "ell");
+        form.put("sides", Map.of("length", "24' 6\"", "width", "18'", "cutLength", "6' 6\"", "cutWidth", "2 m"));
+        Answer edited = app.put(floor.path() + "/zones/" + floor.zone(), 2, form);
+        assertEquals(edited.status(), 200, edited.text());
+        JsonNode report = edited.body().path("zones").path(0).path("report");
+        // 441 - 6.5 · 6.5617 = 398.35 ft²; the ring stays 85 ft
+        assertEquals(report.path("area").path("text").asString(), "398\u00a0ft²");
+        assertEquals(report.path("perimeter").path("text").asString(), "85.00\u00a0ft");
+        assertEquals(report.path("outline").path("corners").size(), 6);
+        form.put("sides", Map.of("length", "24' 6\"", "width", "18'", "cutLength", "30'", "cutWidth", "2 m"));
+        assertEquals(
+                app.put(floor.path() + "/zones/" + floor.zone(), 3, form).faultyFields(), List.of("sides.cutLength"));
+    }
+}
