@@ -76,7 +76,7 @@ public class RackAndPhoneTest {
                 .click();
         hands.fill("Name", "School boiler house, lower");
         hands.press("Save job");
-        assertThat(page.getByRole(AriaRole.BANNER)).containsText("School boiler house, lower");
+        assertThat(page.getByRole(AriaRole.BANNER).first()).containsText("School boiler house, lower");
         page.getByRole(
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("Job").setExact(true))
@@ -110,7 +110,9 @@ public class RackAndPhoneTest {
         assertThat(hands.dialog().getByRole(AriaRole.ALERT)).containsText("This file is not whole");
         page.getByLabel("Job file", new Page.GetByLabelOptions().setExact(true))
                 .setInputFiles(new com.microsoft.playwright.options.FilePayload(
-                        "other.json", "application/json", "{\"format\":\"other\",\"formatVersion\":1}".getBytes()));
+                        "other.json",
+                        "application/json",
+                        "{\"format\":\"other\",\"formatVersion\":1,\"revision\":1}".getBytes()));
         hands.press("Import job");
         assertThat(hands.dialog().getByRole(AriaRole.ALERT)).containsText("format: open-slab-job");
         page.keyboard().press("Escape");

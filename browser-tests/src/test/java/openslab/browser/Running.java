@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -57,6 +58,7 @@ final class Running implements AutoCloseable {
                 "--clock=" + NOW));
         command.addAll(more);
         process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
         address = addressSaidBy(process);
         playwright = Playwright.create();
         browser = playwright
@@ -93,7 +95,7 @@ final class Running implements AutoCloseable {
                 .setHasTouch(phone)
                 .setAcceptDownloads(true)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
-        context.setDefaultTimeout(8000);
+        context.setDefaultTimeout(20_000);
         Page page = context.newPage();
         page.onPageError(e -> complaints.add("page error: " + e));
         page.onConsoleMessage(m -> {
