@@ -752,6 +752,7 @@ export interface components {
         };
         TakeOff: {
             amount: components["schemas"]["FigureView"];
+            cost?: components["schemas"]["FigureView"];
             cover?: components["schemas"]["KitCover"];
             leftover?: components["schemas"]["FigureView"];
         };

@@ -17,7 +17,8 @@
         </li>
       {/each}
       <li class="sum">
-        cheapest whole kits that hold enough <span>{money(takeOff.cover.costCents)}</span>
+        cheapest whole kits that hold enough
+        {#if takeOff.cost}<span><FigureButton figure={takeOff.cost} /></span>{/if}
       </li>
     </ul>
     {#if takeOff.leftover}<p>

@@ -146,7 +146,12 @@ public class KillTest {
         for (int round = 1; round <= ROUNDS; round++) {
             int before = acknowledged.size();
             List<Thread> writers = stream(server, "/api/jobs/" + job + "/zones/" + zone + "/log", acknowledged);
-            Thread.sleep(250 + random.nextInt(500));
+            // in the middle of the stream, wherever that is on a machine that is busy with other tests
+            long patience = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
+            while (acknowledged.size() < before + 3 && System.nanoTime() < patience) {
+                Thread.sleep(5);
+            }
+            Thread.sleep(random.nextInt(300));
             server.kill();
             for (Thread writer : writers) {
                 writer.join();

@@ -16,9 +16,10 @@ import openslab.core.quantity.Worksheet;
  *
  * @param amount litres or kilograms, allowance included
  * @param cover empty when the sheet lists no kit
+ * @param cost of the kits, in the shop's money
  * @param leftover what the kits hold beyond the amount
  */
-public record TakeOff(Figure amount, Optional<KitCover> cover, Optional<Figure> leftover) {
+public record TakeOff(Figure amount, Optional<KitCover> cover, Optional<Figure> cost, Optional<Figure> leftover) {
     private static final Source GEOMETRY = Source.arithmetic("area over spread rate, and the allowance on top");
 
     public static TakeOff of(double areaM2, Liquid liquid, List<Kit> kits, Crew crew, UnitSystem system) {
@@ -51,7 +52,7 @@ public record TakeOff(Figure amount, Optional<KitCover> cover, Optional<Figure> 
 
     private static TakeOff bought(Figure amount, List<Kit> kits, Unit unit, UnitSystem system) {
         if (kits.isEmpty()) {
-            return new TakeOff(amount, Optional.empty(), Optional.empty());
+            return new TakeOff(amount, Optional.empty(), Optional.empty(), Optional.empty());
         }
         KitCover cover = KitCover.of(amount.value(), kits);
         var w = new Worksheet(system);
@@ -64,6 +65,26 @@ public record TakeOff(Figure amount, Optional<KitCover> cover, Optional<Figure> 
                 cover.size() - amount.value(),
                 unit,
                 Source.arithmetic("cheapest whole kits that hold enough, sizes as on the sheet"));
-        return new TakeOff(amount, Optional.of(cover), Optional.of(over));
+        return new TakeOff(amount, Optional.of(cover), Optional.of(cost(cover, system)), Optional.of(over));
+    }
+
+    private static Figure cost(KitCover cover, UnitSystem system) {
+        var w = new Worksheet(system);
+        var sum = new StringBuilder();
+        double cost = 0;
+        for (int i = 1; i <= cover.kits().size(); i++) {
+            KitCover.Bought bought = cover.kits().get(i - 1);
+            String label = bought.kit().label();
+            int n = (int) w.given("n" + i, "how many, " + label, bought.count(), Unit.ONE);
+            cost += n * w.given("p" + i, "price, " + label, bought.kit().priceCents() / 100.0, Unit.MONEY);
+            sum.append(i == 1 ? "" : "+").append("n" + i + "·p" + i);
+        }
+        return w.figure(
+                "cheapest whole kits that hold enough",
+                "C",
+                sum.isEmpty() ? "0" : sum.toString(),
+                cost,
+                Unit.MONEY,
+                Source.sheet("sizes and prices; every combination that holds enough is compared"));
     }
 }
