@@ -57,28 +57,36 @@ export class JobDesk {
   }
 
   async edit(key: string, form: JobForm): Promise<void> {
-    this.#took(await api.editJob(this.#id, key, this.version, form), 'Job saved');
+    await this.#take(api.editJob(this.#id, key, this.version, form), 'Job saved');
   }
 
   async addZone(key: string, form: ZoneForm): Promise<void> {
-    this.#took(await api.addZone(this.#id, key, this.version, form), `Zone ${form.name} added`);
+    await this.#take(api.addZone(this.#id, key, this.version, form), `Zone ${form.name} added`);
   }
 
   async editZone(zoneId: string, key: string, form: ZoneForm): Promise<void> {
-    this.#took(await api.editZone(this.#id, zoneId, key, this.version, form), 'Zone saved');
+    await this.#take(api.editZone(this.#id, zoneId, key, this.version, form), 'Zone saved');
   }
 
   async editLayer(zoneId: string, layerId: string, key: string, form: LayerForm): Promise<void> {
     const where = { jobId: this.#id, zoneId, layerId };
-    this.#took(await api.editLayer(where, key, this.version, form), 'Layer saved');
+    await this.#take(api.editLayer(where, key, this.version, form), 'Layer saved');
   }
 
   async log(zoneId: string, key: string, form: LogForm): Promise<void> {
-    this.#took(await api.log(this.#id, zoneId, key, form), 'Saved to the log');
+    await this.#take(api.log(this.#id, zoneId, key, form), 'Saved to the log');
   }
 
-  #took(job: JobView, said: string): void {
-    this.job = job;
+  /** A stale write is answered only once the job is here as it is now, so that saving again has seen it. */
+  async #take(write: Promise<JobView>, said: string): Promise<void> {
+    try {
+      this.job = await write;
+    } catch (e) {
+      if (e instanceof ApiProblem && e.status === 412) {
+        await this.load();
+      }
+      throw e;
+    }
     this.opened = null;
     this.said = said;
   }

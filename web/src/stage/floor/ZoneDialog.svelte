@@ -95,8 +95,6 @@
     });
     if (taken) {
       onclose();
-    } else if (sending.problem?.status === 412) {
-      await desk.load();
     }
   }
 </script>

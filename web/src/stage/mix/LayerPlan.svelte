@@ -46,12 +46,7 @@
     event?.preventDefault();
     const start = wall === '' ? '' : (fromWall(wall, timeZone)?.toISOString() ?? wall);
     const form = { sheet: digest, plannedStart: start };
-    const taken = await sending.send([form, job.version], (key) =>
-      desk.editLayer(zone.id, layer.id, key, form),
-    );
-    if (!taken && sending.problem?.status === 412) {
-      await desk.load();
-    }
+    await sending.send([form, job.version], (key) => desk.editLayer(zone.id, layer.id, key, form));
   }
 </script>
 
