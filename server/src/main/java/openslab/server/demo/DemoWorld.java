@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import java.util.UUID;
 import openslab.server.job.Forms;
 import openslab.server.job.JobStore;
@@ -72,6 +73,29 @@ class DemoWorld implements ApplicationRunner {
             return log("READING", method, place, "", pairs(fieldsAndValues));
         }
 
+        /** The walk-over, with what was found on it. */
+        Floor walkOver(String... found) {
+            var answers = new TreeMap<String, String>();
+            for (String what : List.of("sealer", "oil", "coating", "dusting", "hollow")) {
+                answers.put(what, List.of(found).contains(what) ? "yes" : "no");
+            }
+            return log("READING", "walk-over", "", "", answers);
+        }
+
+        /** A probe 2 in deep in a 5 in slab that dries from one side. */
+        Floor probe(String place, String rh, String wait) {
+            return reading(
+                    "in-slab-rh", place, "rh", rh, "depth", "2 in", "thickness", "5 in", "drying", "one", "wait", wait);
+        }
+
+        Floor dish(String place, String gain, String hours) {
+            return reading("calcium-chloride", place, "dishArea", "0.445 ft²", "gain", gain, "hours", hours);
+        }
+
+        Floor climate(String air, String rh, String slab) {
+            return reading("climate", "", "air", air, "rh", rh, "slab", slab);
+        }
+
         Floor gate(String gate, String... fieldsAndValues) {
             return log("GATE", gate, "", "", pairs(fieldsAndValues));
         }
@@ -109,48 +133,15 @@ class DemoWorld implements ApplicationRunner {
 
         /** All a floor of up to 1000 ft² needs, each reading well inside the generic sheets. */
         Floor surveyed(double hoursAgo, String air, String rh, String slab) {
-            hoursAgo(hoursAgo + 3)
-                    .reading(
-                            "walk-over",
-                            "",
-                            "sealer",
-                            "no",
-                            "oil",
-                            "no",
-                            "coating",
-                            "no",
-                            "dusting",
-                            "no",
-                            "hollow",
-                            "no");
+            hoursAgo(hoursAgo + 3).walkOver();
             for (String place : List.of("A", "B", "C")) {
                 reading("water-drop", place, "drop", "soaks");
-                reading(
-                        "calcium-chloride",
-                        place,
-                        "dishArea",
-                        "0.445 ft²",
-                        "gain",
-                        "1.2" + (place.charAt(0) - 'A') + " g",
-                        "hours",
-                        "64 h");
-                reading(
-                        "in-slab-rh",
-                        place,
-                        "rh",
-                        67 + (place.charAt(0) - 'A') + " %",
-                        "depth",
-                        "2 in",
-                        "thickness",
-                        "5 in",
-                        "drying",
-                        "one",
-                        "wait",
-                        "48 h");
+                dish(place, "1.2" + (place.charAt(0) - 'A') + " g", "64 h");
+                probe(place, 67 + (place.charAt(0) - 'A') + " %", "48 h");
                 reading("ph", place, "ph", "8." + (place.charAt(0) - 'A'));
             }
             reading("profile", "", "csp", "1").reading("concrete-age", "", "age", "9 years");
-            return hoursAgo(hoursAgo).reading("climate", "", "air", air, "rh", rh, "slab", slab);
+            return hoursAgo(hoursAgo).climate(air, rh, slab);
         }
 
         Floor ground() {
@@ -162,7 +153,7 @@ class DemoWorld implements ApplicationRunner {
     }
 
     private static Map<String, String> pairs(String... fieldsAndValues) {
-        var pairs = new java.util.TreeMap<String, String>();
+        var pairs = new TreeMap<String, String>();
         for (int i = 0; i < fieldsAndValues.length; i += 2) {
             pairs.put(fieldsAndValues[i], fieldsAndValues[i + 1]);
         }
@@ -194,20 +185,8 @@ class DemoWorld implements ApplicationRunner {
                 Map.of("length", "42' 6\"", "width", "29' 3\"", "cutLength", "10' 6\"", "cutWidth", "9' 0\""));
         north.surveyed(20, "61 °F", "64 %", "58 °F");
         north.hoursAgo(96).reading("water-drop", "Roller door", "drop", "soaks");
-        north.reading("calcium-chloride", "Roller door", "dishArea", "0.445 ft²", "gain", "1.51 g", "hours", "62 h");
-        north.reading(
-                "in-slab-rh",
-                "Roller door",
-                "rh",
-                "74 %",
-                "depth",
-                "2 in",
-                "thickness",
-                "5 in",
-                "drying",
-                "one",
-                "wait",
-                "30 h");
+        north.dish("Roller door", "1.51 g", "62 h");
+        north.probe("Roller door", "74 %", "30 h");
         north.reading("ph", "Roller door", "ph", "9.5");
         north.hoursAgo(60).ground();
         north.hoursAgo(44)
@@ -219,45 +198,18 @@ class DemoWorld implements ApplicationRunner {
         north.hoursAgo(13.6).batch("body", "3.9 gal", "574 ft²").hoursAgo(12.9).batch("body", "3.9 gal", "574 ft²");
         north.hoursAgo(13.4).coat("body").hoursAgo(13.2).coat("flake");
         north.note("Roller door left open a hand's breadth. Flake bag split in two before the first stir.");
-        north.hoursAgo(2).reading("climate", "", "air", "61 °F", "rh", "64 %", "slab", "58 °F");
+        north.hoursAgo(2).climate("61 °F", "64 %", "58 °F");
         Floor south = zone(job, "South bay", Map.of("length", "24' 6\"", "width", "18' 0\""));
-        south.hoursAgo(5)
-                .reading(
-                        "walk-over",
-                        "",
-                        "sealer",
-                        "no",
-                        "oil",
-                        "no",
-                        "coating",
-                        "no",
-                        "dusting",
-                        "yes",
-                        "hollow",
-                        "no");
-        south.reading(
-                "in-slab-rh", "A", "rh", "71 %", "depth", "2 in", "thickness", "5 in", "drying", "one", "wait", "15 h");
-        south.reading("climate", "", "air", "61 °F", "rh", "64 %", "slab", "58 °F");
+        south.hoursAgo(5).walkOver("dusting");
+        south.probe("A", "71 %", "15 h");
+        south.climate("61 °F", "64 %", "58 °F");
     }
 
     private void cafe() {
         UUID job = job("Old tram shed café", "Lantern & Rail", "METRIC");
         Floor hall = zone(job, "Hall", Map.of("length", "9.2 m", "width", "8.4 m"));
         hall.surveyed(6, "17 °C", "58 %", "15.5 °C");
-        hall.hoursAgo(4)
-                .reading(
-                        "in-slab-rh",
-                        "B",
-                        "rh",
-                        "72 %",
-                        "depth",
-                        "51 mm",
-                        "thickness",
-                        "127 mm",
-                        "drying",
-                        "one",
-                        "wait",
-                        "9 h");
+        hall.hoursAgo(4).probe("B", "72 %", "9 h");
         hall.reading("water-drop", "C", "drop", "beads");
         hall.note("B drilled again this morning; the old hole had been left open.");
     }
@@ -265,22 +217,9 @@ class DemoWorld implements ApplicationRunner {
     private void bakery() {
         UUID job = job("Bakery", "Two Ovens", "US");
         Floor floor = zone(job, "Bench room", Map.of("length", "24' 0\"", "width", "15' 10\""));
-        floor.hoursAgo(3)
-                .reading(
-                        "walk-over",
-                        "",
-                        "sealer",
-                        "no",
-                        "oil",
-                        "yes",
-                        "coating",
-                        "no",
-                        "dusting",
-                        "no",
-                        "hollow",
-                        "no");
+        floor.hoursAgo(3).walkOver("oil");
         floor.reading("water-drop", "Oven side", "drop", "beads").reading("water-drop", "Door", "drop", "soaks");
-        floor.reading("climate", "", "air", "72 °F", "rh", "55 %", "slab", "70 °F");
+        floor.climate("72 °F", "55 %", "70 °F");
     }
 
     private void ferryStore() {
@@ -310,7 +249,7 @@ class DemoWorld implements ApplicationRunner {
                 .coat("flake")
                 .hoursAgo(97)
                 .coat("clear");
-        floor.hoursAgo(5).reading("climate", "", "air", "18 °C", "rh", "50 %", "slab", "17 °C");
+        floor.hoursAgo(5).climate("18 °C", "50 %", "17 °C");
     }
 
     private void school() {
