@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Stratum } from '../api/types';
-  import { chips, seedOf, slices, stones } from './draw';
+  import Stones from './Stones.svelte';
+  import { chips, seedOf, slices } from './draw';
 
   interface Props {
     strata: readonly Stratum[];
@@ -17,7 +18,6 @@
   const lip = $derived(width * 0.13);
   const cut = $derived(slices(strata, height));
   const slab = $derived(cut[0]);
-  const pebbles = $derived(slab ? stones(seedOf(name), width, slab.top, height + lip, 5) : []);
   const topReal = $derived(cut.filter((s) => s.real).at(-1));
 
   /** A drum from `top` down by `h`: straight sides, curved bottom. */
@@ -52,7 +52,7 @@
       />
       {#if slice.stratum.kind === 'SLAB'}
         <g clip-path="url(#{id}-slab)">
-          {#each pebbles as d, i (i)}<path class="stone stone-{i}" {d} />{/each}
+          <Stones {name} {width} top={slice.top} bottom={height + lip} />
         </g>
       {:else if slice.stratum.kind === 'BROADCAST'}
         {#each chips(seedOf(name), width, slice.top + lip * 0.9, slice.height - 2, 3) as d, i (i)}
@@ -104,26 +104,6 @@
 
   .solid[data-kind='SLAB'] {
     fill: var(--concrete);
-  }
-
-  .stone-0 {
-    fill: var(--stone-a);
-  }
-
-  .stone-1 {
-    fill: var(--stone-b);
-  }
-
-  .stone-2 {
-    fill: var(--stone-c);
-  }
-
-  .stone-3 {
-    fill: var(--stone-d);
-  }
-
-  .stone-4 {
-    fill: var(--concrete-light);
   }
 
   .solid[data-kind='PREP'],

@@ -2,7 +2,8 @@
   import { jobHref } from '../app/route.svelte';
   import type { Stratum } from '../api/types';
   import Mark from '../parts/Mark.svelte';
-  import { isReal, seedOf, stones } from './draw';
+  import Stones from './Stones.svelte';
+  import { isReal } from './draw';
 
   interface Props {
     jobId: string;
@@ -14,7 +15,6 @@
 
   let { jobId, zoneId, name, strata, chosen }: Props = $props();
   const now = $derived(strata.find((s) => s.id === chosen));
-  const pebbles = $derived(stones(seedOf(name), 92, 0, 52, 5));
   const short: Record<string, string> = {
     SLAB: 'Slab',
     PREP: 'Prep',
@@ -38,7 +38,7 @@
         >
           {#if stratum.kind === 'SLAB'}
             <svg viewBox="0 0 92 52" preserveAspectRatio="xMidYMid slice" aria-hidden="true">
-              {#each pebbles as d, i (i)}<path class="stone-{i}" {d} />{/each}
+              <Stones {name} width={92} top={0} bottom={52} />
             </svg>
           {/if}
         </a>
@@ -146,26 +146,6 @@
   svg {
     inline-size: 100%;
     block-size: 100%;
-  }
-
-  .stone-0 {
-    fill: var(--stone-a);
-  }
-
-  .stone-1 {
-    fill: var(--stone-b);
-  }
-
-  .stone-2 {
-    fill: var(--stone-c);
-  }
-
-  .stone-3 {
-    fill: var(--stone-d);
-  }
-
-  .stone-4 {
-    fill: var(--concrete-light);
   }
 
   .chosen {
