@@ -20,7 +20,6 @@ export interface Fault {
 }
 
 export interface Change {
-  version: number;
   field: string;
   was: string;
   is: string;

@@ -444,9 +444,9 @@ export interface components {
             digest: string;
             id: string;
             name: string;
-            newer?: string;
             /** Format: date-time */
             plannedStart?: string;
+            shelved?: string;
             slug: string;
         };
         LeadZone: {
@@ -677,8 +677,11 @@ export interface components {
         };
         SheetFieldsView: {
             broadcast: components["schemas"]["Field"];
+            clocks: components["schemas"]["Named"][];
+            exposures: components["schemas"]["Named"][];
             limits: components["schemas"]["Field"][];
             liquid: components["schemas"]["Field"][];
+            roles: components["schemas"]["Named"][];
         };
         SheetForm: {
             broadcast: string;

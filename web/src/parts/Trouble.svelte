@@ -18,7 +18,7 @@
         <strong>Somebody else saved first.</strong> Nothing of yours was lost: look, then save again.
       </p>
       <ul>
-        {#each problem.changes as change (`${change.field} ${change.version}`)}
+        {#each problem.changes as change, i (i)}
           <li>{change.field}: {change.was || 'nothing'} is now {change.is || 'gone'}</li>
         {/each}
       </ul>

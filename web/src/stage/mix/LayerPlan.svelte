@@ -3,7 +3,8 @@
   import type { JobView, LayerReport, SheetView, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import Button from '../../parts/Button.svelte';
-  import Entry from '../../parts/Entry.svelte';
+  import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
+  import TextEntry from '../../parts/TextEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { FormState } from '../../parts/form.svelte';
   import { fromWall, toWall } from '../../parts/time';
@@ -26,7 +27,14 @@
   let sheets = $state.raw<SheetView[]>([]);
   const sending = new FormState();
 
-  const fitting = $derived(sheets.filter((s) => s.role === layer.sheet.role));
+  const fitting = $derived(
+    sheets.filter((s) => s.role === layer.sheet.role).map((s) => ({ id: s.digest, label: s.name })),
+  );
+  const planned = $derived(
+    view && !fitting.some((s) => s.id === view.digest)
+      ? [{ id: view.digest, label: `${view.name}, as planned with` }]
+      : [],
+  );
   const words: Record<LayerReport['started'], string> = {
     COATED: 'went on, by the log',
     PLANNED: 'planned',
@@ -53,28 +61,19 @@
 <form onsubmit={save} novalidate>
   <Trouble problem={sending.problem} shown={['plannedStart']} />
   {#if layer.started !== 'COATED'}
-    <Entry label="Start" hint={words[layer.started]} fault={sending.fault('plannedStart')}>
-      {#snippet children(a)}
-        <input
-          id={a.id}
-          type="datetime-local"
-          bind:value={wall}
-          aria-describedby={a.describedby}
-          aria-invalid={a.invalid}
-        />
-      {/snippet}
-    </Entry>
-    <Entry label="Sheet" hint={view?.newer ? 'a newer sheet is on the shelf' : 'from the shelf'}>
-      {#snippet children(a)}
-        <select id={a.id} bind:value={digest} aria-describedby={a.describedby}>
-          {#if view && !fitting.some((s) => s.digest === view.digest)}
-            <option value={view.digest}>{view.name}, as planned with</option>
-          {/if}
-          {#each fitting as sheet (sheet.digest)}<option value={sheet.digest}>{sheet.name}</option
-            >{/each}
-        </select>
-      {/snippet}
-    </Entry>
+    <TextEntry
+      label="Start"
+      hint={words[layer.started]}
+      fault={sending.fault('plannedStart')}
+      type="datetime-local"
+      bind:value={wall}
+    />
+    <ChoiceEntry
+      label="Sheet"
+      hint={view?.shelved ? 'the shelf has it otherwise now' : 'from the shelf'}
+      choices={[...planned, ...fitting]}
+      bind:value={digest}
+    />
     <Button type="submit" disabled={sending.busy}>Save plan</Button>
   {/if}
 </form>

@@ -2,11 +2,12 @@
   import { addSheet, editSheet } from '../../api/client';
   import type { SheetFieldsView, SheetForm, SheetView, Units } from '../../api/types';
   import Button from '../../parts/Button.svelte';
-  import Entry from '../../parts/Entry.svelte';
+  import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
+  import TextEntry from '../../parts/TextEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { FormState } from '../../parts/form.svelte';
-  import { blankSheet, CLOCKS, EXPOSURES, ROLES, lineToTimes, timesToLine } from './sheet';
+  import { blankSheet, lineToTimes, timesToLine } from './sheet';
 
   interface Props {
     fields: SheetFieldsView;
@@ -14,18 +15,26 @@
     /** The sheet on the shelf; left out for a new one. */
     stored?: SheetView;
     onsaved: (slug: string) => Promise<void>;
+    /** Somebody else saved first: gets the sheet as it stands, so that saving again has seen it. */
+    onstale?: () => Promise<void>;
   }
 
-  let { fields, form, stored, onsaved }: Props = $props();
+  let { fields, form, stored, onsaved, onstale }: Props = $props();
 
   // the editor is made anew for another sheet
   // svelte-ignore state_referenced_locally
   let draft = $state<SheetForm>({ ...blankSheet(), ...structuredClone(form) });
+  // svelte-ignore state_referenced_locally
   let times = $state<Record<string, string>>(
-    Object.fromEntries(CLOCKS.map(([id]) => [id, timesToLine(form.clocks[id])])),
+    Object.fromEntries(Object.entries(form.clocks).map(([id, rows]) => [id, timesToLine(rows)])),
   );
   const sending = new FormState();
 
+  const UNITS = [
+    { id: 'US', label: 'US' },
+    { id: 'METRIC', label: 'metric' },
+  ];
+  const PARTS = ['A', 'B'].map((id) => ({ id, label: id }));
   const units = $derived(draft.units as Units);
   const broadcast = $derived(draft.role === 'BROADCAST');
   type Part = 'partsA' | 'partsB' | 'densityA' | 'densityB' | 'volumeSolids' | 'spread';
@@ -47,6 +56,8 @@
     });
     if (taken) {
       await onsaved(slug);
+    } else if (sending.problem?.status === 412) {
+      await onstale?.();
     }
   }
 
@@ -69,36 +80,14 @@
     ]}
   />
   <div class="grid">
-    <Entry label="Name" fault={sending.fault('name')}>
-      {#snippet children(a)}
-        <input
-          id={a.id}
-          bind:value={draft.name}
-          aria-describedby={a.describedby}
-          aria-invalid={a.invalid}
-        />
-      {/snippet}
-    </Entry>
-    <Entry label="Layer">
-      {#snippet children(a)}
-        <select
-          id={a.id}
-          bind:value={draft.role}
-          disabled={stored !== undefined}
-          aria-describedby={a.describedby}
-        >
-          {#each ROLES as [id, label] (id)}<option value={id}>{label}</option>{/each}
-        </select>
-      {/snippet}
-    </Entry>
-    <Entry label="Numbers without a unit are">
-      {#snippet children(a)}
-        <select id={a.id} bind:value={draft.units} aria-describedby={a.describedby}>
-          <option value="US">US</option>
-          <option value="METRIC">metric</option>
-        </select>
-      {/snippet}
-    </Entry>
+    <TextEntry label="Name" fault={sending.fault('name')} bind:value={draft.name} />
+    <ChoiceEntry
+      label="Layer"
+      choices={fields.roles}
+      disabled={stored !== undefined}
+      bind:value={draft.role}
+    />
+    <ChoiceEntry label="Numbers without a unit are" choices={UNITS} bind:value={draft.units} />
   </div>
 
   <h2>{broadcast ? 'What is thrown' : 'Mix and film'}</h2>
@@ -119,14 +108,7 @@
           fault={sending.fault(field.id)}
         />
       {/each}
-      <Entry label="Into the bucket first">
-        {#snippet children(a)}
-          <select id={a.id} bind:value={draft.firstIn} aria-describedby={a.describedby}>
-            <option value="A">A</option>
-            <option value="B">B</option>
-          </select>
-        {/snippet}
-      </Entry>
+      <ChoiceEntry label="Into the bucket first" choices={PARTS} bind:value={draft.firstIn} />
     {/if}
   </div>
   {#if stored && stored.films.length > 0}
@@ -151,31 +133,22 @@
     </div>
     <h2>Times</h2>
     <p class="soft">Each at one or more temperatures: 50 °F: 75 min; 70 °F: 45 min</p>
-    {#each CLOCKS as [id, label] (id)}
-      <Entry {label} fault={clockFault(id)}>
-        {#snippet children(a)}
-          <input
-            id={a.id}
-            bind:value={() => times[id] ?? '', (v) => (times[id] = v)}
-            aria-describedby={a.describedby}
-            aria-invalid={a.invalid}
-          />
-        {/snippet}
-      </Entry>
+    {#each fields.clocks as { id, label } (id)}
+      <TextEntry
+        {label}
+        fault={clockFault(id)}
+        bind:value={() => times[id] ?? '', (v) => (times[id] = v)}
+      />
     {/each}
     <h2>Lasts</h2>
     <div class="grid">
-      {#each EXPOSURES as [id, label] (id)}
-        <Entry {label} hint="years" fault={sending.fault(`reseal.${id}`)}>
-          {#snippet children(a)}
-            <input
-              id={a.id}
-              bind:value={() => draft.reseal[id] ?? '', (v) => (draft.reseal[id] = v)}
-              aria-describedby={a.describedby}
-              aria-invalid={a.invalid}
-            />
-          {/snippet}
-        </Entry>
+      {#each fields.exposures as { id, label } (id)}
+        <TextEntry
+          {label}
+          hint="years"
+          fault={sending.fault(`reseal.${id}`)}
+          bind:value={() => draft.reseal[id] ?? '', (v) => (draft.reseal[id] = v)}
+        />
       {/each}
     </div>
   {/if}
@@ -183,31 +156,19 @@
   <h2>Sizes on sale</h2>
   {#each draft.kits as kit, i (i)}
     <div class="grid kit">
-      <Entry label="Label" fault={sending.fault(`kits[${i}].label`)}>
-        {#snippet children(a)}<input
-            id={a.id}
-            bind:value={kit.label}
-            aria-describedby={a.describedby}
-            aria-invalid={a.invalid}
-          />{/snippet}
-      </Entry>
-      <Entry label="Holds" hint="what the label says" fault={sending.fault(`kits[${i}].size`)}>
-        {#snippet children(a)}<input
-            id={a.id}
-            bind:value={kit.size}
-            aria-describedby={a.describedby}
-            aria-invalid={a.invalid}
-          />{/snippet}
-      </Entry>
-      <Entry label="Price" fault={sending.fault(`kits[${i}].price`)}>
-        {#snippet children(a)}<input
-            id={a.id}
-            bind:value={kit.price}
-            inputmode="decimal"
-            aria-describedby={a.describedby}
-            aria-invalid={a.invalid}
-          />{/snippet}
-      </Entry>
+      <TextEntry label="Label" fault={sending.fault(`kits[${i}].label`)} bind:value={kit.label} />
+      <TextEntry
+        label="Holds"
+        hint="what the label says"
+        fault={sending.fault(`kits[${i}].size`)}
+        bind:value={kit.size}
+      />
+      <TextEntry
+        label="Price"
+        fault={sending.fault(`kits[${i}].price`)}
+        bind:value={kit.price}
+        inputmode="decimal"
+      />
       <Button kind="quiet" onclick={() => (draft.kits = draft.kits.filter((_, k) => k !== i))}
         >Take out</Button
       >
@@ -217,14 +178,7 @@
     >Add a size</Button
   >
 
-  <Entry label="Note" fault={sending.fault('note')}>
-    {#snippet children(a)}<textarea
-        id={a.id}
-        rows="2"
-        bind:value={draft.note}
-        aria-describedby={a.describedby}
-        aria-invalid={a.invalid}></textarea>{/snippet}
-  </Entry>
+  <TextEntry label="Note" fault={sending.fault('note')} rows={2} bind:value={draft.note} />
   <Button kind="main" type="submit" disabled={sending.busy}
     >{stored ? 'Save sheet' : 'Put on the shelf'}</Button
   >

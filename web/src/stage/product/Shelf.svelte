@@ -11,6 +11,8 @@
 
   let sheets = $state.raw<SheetView[] | null>(null);
   let fields = $state.raw<SheetFieldsView | null>(null);
+  /** Counts what was saved here: the editor then begins again from the sheet as it stands. */
+  let edition = $state(0);
   let problem = $state.raw<ApiProblem | null>(null);
 
   const chosen = $derived(sheets?.find((s) => s.slug === slug));
@@ -27,6 +29,7 @@
 
   async function saved(to: string) {
     await load();
+    edition++;
     location.hash = shelfHref(to);
   }
 </script>
@@ -56,11 +59,12 @@
     {#if fields && slug === 'new'}
       {#key 'new'}<SheetEditor {fields} form={blankSheet()} onsaved={saved} />{/key}
     {:else if fields && chosen}
-      {#key chosen.digest}<SheetEditor
+      {#key `${slug} ${edition}`}<SheetEditor
           {fields}
           form={chosen.form}
           stored={chosen}
           onsaved={saved}
+          onstale={load}
         />{/key}
     {:else if sheets}
       <h1>The shelf</h1>

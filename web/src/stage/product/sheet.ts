@@ -1,32 +1,5 @@
 import type { SheetForm } from '../../api/types';
 
-/** What a sheet may give a time for, as the API names them. */
-export const CLOCKS: readonly [string, string][] = [
-  ['POT_LIFE', 'Pot life'],
-  ['RECOAT_OPENS', 'Recoat window opens'],
-  ['RECOAT_CLOSES', 'Recoat window closes'],
-  ['LIGHT_FOOT', 'Light foot traffic'],
-  ['FOOT', 'Foot traffic'],
-  ['HEAVY', 'Furniture and heavy loads'],
-  ['WATER', 'Water'],
-  ['VEHICLE', 'Vehicles'],
-  ['FULL_CURE', 'Full cure'],
-];
-
-export const EXPOSURES: readonly [string, string][] = [
-  ['INDOORS', 'Indoors'],
-  ['SHADE', 'Outdoors, shade'],
-  ['SUN', 'Outdoors, sun'],
-  ['FROST', 'Outdoors, frost and salt'],
-];
-
-export const ROLES: readonly [string, string][] = [
-  ['PRIMER', 'Primer'],
-  ['BODY', 'Body coat'],
-  ['BROADCAST', 'Broadcast'],
-  ['CLEAR', 'Clear coat'],
-];
-
 export const blankSheet = (): SheetForm => ({
   slug: '',
   name: '',

@@ -114,7 +114,7 @@ public class ApiTest {
         assertEquals(change.path("field").asString(), "name");
         assertEquals(change.path("was").asString(), "Stale");
         assertEquals(change.path("is").asString(), "Stale, renamed");
-        assertEquals(stale.body().path("version").asInt(), 3);
+        assertTrue(stale.text().contains("it is now version 3"), stale.text());
         assertEquals(app.get(floor.path()).body().path("facts").path("name").asString(), "Stale, renamed");
     }
 
@@ -138,72 +138,6 @@ public class ApiTest {
                 0);
         assertEquals(
                 app.post(floor.log(), App.logForm("STRIKE", key, "", Map.of())).faultyFields(), List.of("subject"));
-    }
-
-    @Test
-    public void a_job_keeps_the_sheet_it_was_planned_with() {
-        Floor floor = app.floor("Keeps its sheet");
-        JsonNode sheet = sheet("epoxy-clear-coat");
-        var form = (tools.jackson.databind.node.ObjectNode) sheet.path("form").deepCopy();
-        form.put("spread", "100 ft²/gal");
-        Answer edited =
-                app.put("/api/sheets/epoxy-clear-coat", sheet.path("digest").asString(), form);
-        assertEquals(edited.status(), 200, edited.text());
-        JsonNode clear = app.get(floor.path())
-                .body()
-                .path("zones")
-                .path(0)
-                .path("layers")
-                .path(3);
-        assertEquals(clear.path("digest").asString(), sheet.path("digest").asString());
-        assertEquals(
-                clear.path("newer").asString(), edited.body().path("digest").asString());
-        var layer = Map.of("sheet", edited.body().path("digest").asString(), "plannedStart", "");
-        Answer taken = app.put(floor.path() + "/zones/" + floor.zone() + "/layers/clear", 2, layer);
-        // 100 ft²/gal is 16.04 mil wet by geometry
-        assertEquals(
-                taken.body()
-                        .path("zones")
-                        .path(0)
-                        .path("report")
-                        .path("layers")
-                        .path(3)
-                        .path("wet")
-                        .path("text")
-                        .asString(),
-                "16.0\u00a0mil");
-        assertEquals(
-                app.put("/api/sheets/epoxy-clear-coat", sheet.path("digest").asString(), form)
-                        .status(),
-                412);
-        var wrong = Map.of("sheet", sheet("epoxy-primer").path("digest").asString(), "plannedStart", "");
-        assertEquals(
-                app.put(floor.path() + "/zones/" + floor.zone() + "/layers/clear", 3, wrong)
-                        .faultyFields(),
-                List.of("sheet"));
-    }
-
-    private JsonNode sheet(String slug) {
-        for (JsonNode sheet : app.get("/api/sheets").body()) {
-            if (sheet.path("slug").asString().equals(slug)) {
-                return sheet;
-            }
-        }
-        throw new AssertionError(slug);
-    }
-
-    @Test
-    public void a_sheet_can_be_added_in_metric() {
-        var form = (tools.jackson.databind.node.ObjectNode)
-                sheet("epoxy-primer").path("form").deepCopy();
-        form.put("name", "Primer in hand").remove("slug");
-        form.put("units", "METRIC").put("spread", "8").put("densityA", "1.13");
-        Answer added = app.post("/api/sheets", form);
-        assertEquals(added.status(), 200, added.text());
-        assertEquals(added.body().path("form").path("spread").asString(), "8 m²/L");
-        // 1000/8 µm
-        assertEquals(added.body().path("films").path(0).path("text").asString(), "125\u00a0µm");
-        assertEquals(app.post("/api/sheets", form).faultyFields(), List.of("name"));
     }
 
     @Test

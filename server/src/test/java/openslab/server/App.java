@@ -102,6 +102,16 @@ final class App implements AutoCloseable {
         }
     }
 
+    /** What stands on the shelf as {@code slug}. */
+    JsonNode sheet(String slug) {
+        for (JsonNode sheet : get("/api/sheets").body()) {
+            if (sheet.path("slug").asString().equals(slug)) {
+                return sheet;
+            }
+        }
+        throw new AssertionError(slug);
+    }
+
     @Override
     public void close() {
         context.close();

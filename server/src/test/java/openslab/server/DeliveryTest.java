@@ -18,10 +18,8 @@ import openslab.server.App.Answer;
 import openslab.server.App.Floor;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /** How answers travel, what the shelf ships with, and what the log says in words. */
 public class DeliveryTest {
@@ -79,71 +77,6 @@ public class DeliveryTest {
         assertEquals(ids.size(), 9);
         assertTrue(reference.path("timeZones").size() > 300);
         assertEquals(reference.path("shapes").path("ell").size(), 4);
-    }
-
-    @DataProvider
-    Object[][] sheets() {
-        return new Object[][] {{"epoxy-primer"}, {"epoxy-body-coat"}, {"vinyl-flake"}, {"epoxy-clear-coat"}};
-    }
-
-    private JsonNode sheet(String slug) {
-        for (JsonNode sheet : app.get("/api/sheets").body()) {
-            if (sheet.path("slug").asString().equals(slug)) {
-                return sheet;
-            }
-        }
-        throw new AssertionError("no sheet " + slug);
-    }
-
-    @Test(dataProvider = "sheets")
-    public void a_shipped_sheet_saved_unchanged_is_the_same_sheet(String slug) {
-        JsonNode sheet = sheet(slug);
-        Answer again = app.put("/api/sheets/" + slug, sheet.path("digest").asString(), sheet.path("form"));
-        assertEquals(again.status(), 200, again.text());
-        assertEquals(again.body().path("digest"), sheet.path("digest"));
-    }
-
-    @Test(dataProvider = "sheets")
-    public void a_sheet_in_other_units_says_the_same(String slug) {
-        var form = (ObjectNode) sheet(slug).path("form").deepCopy();
-        form.put("units", "METRIC");
-        form.put("name", form.path("name").asString() + ", read in metric").remove("slug");
-        Answer metric = app.post("/api/sheets", form);
-        assertEquals(metric.status(), 200, metric.text());
-        // every number carries its unit, so nothing else changes
-        assertEquals(metric.body().path("form").path("spread"), form.path("spread"));
-        assertEquals(metric.body().path("form").path("clocks"), form.path("clocks"));
-        JsonNode films = metric.body().path("films");
-        for (int i = 0; i < films.size(); i++) {
-            assertEquals(
-                    films.path(i).path("text"),
-                    sheet(slug).path("films").path(i).path("also"));
-        }
-    }
-
-    @Test
-    public void a_one_part_sealer_has_one_part() {
-        var form = (ObjectNode) sheet("epoxy-clear-coat").path("form").deepCopy();
-        form.put("name", "Solvent acrylic sealer")
-                .put("partsA", "1")
-                .put("partsB", "0")
-                .remove("slug");
-        form.remove("densityB");
-        Answer sealer = app.post("/api/sheets", form);
-        assertEquals(sealer.status(), 200, sealer.text());
-        Floor floor = app.floor("One part");
-        app.post(floor.log(), App.logForm("READING", "climate", "", Map.of("air", "70", "rh", "50", "slab", "70")));
-        var layer = Map.of("sheet", sealer.body().path("digest").asString(), "plannedStart", "");
-        Answer taken = app.put(floor.path() + "/zones/" + floor.zone() + "/layers/clear", 2, layer);
-        JsonNode batching = taken.body()
-                .path("zones")
-                .path(0)
-                .path("report")
-                .path("layers")
-                .path(3)
-                .path("batching");
-        assertEquals(batching.path("parts").size(), 1, taken.text());
-        assertEquals(batching.path("scale").path(0).path("part").asString(), "A");
     }
 
     @Test

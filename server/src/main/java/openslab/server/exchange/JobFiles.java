@@ -19,6 +19,8 @@ import openslab.server.job.Forms;
 import openslab.server.job.JobStore;
 import openslab.server.job.JobViews;
 import openslab.server.job.Jobs;
+import openslab.server.job.LogStore;
+import openslab.server.job.ZoneStore;
 import openslab.server.product.SheetForm;
 import openslab.server.product.SheetStore;
 import openslab.server.store.Snapshot;
@@ -30,15 +32,27 @@ import org.springframework.stereotype.Service;
 @Service
 class JobFiles {
     private final JobStore store;
+    private final ZoneStore zones;
+    private final LogStore logs;
     private final SheetStore sheets;
     private final Jobs jobs;
     private final Writes writes;
     private final Snapshot snapshot;
     private final JdbcClient db;
 
-    JobFiles(JobStore store, SheetStore sheets, Jobs jobs, Writes writes, Snapshot snapshot, JdbcClient db) {
-        this.snapshot = snapshot;
+    JobFiles(
+            JobStore store,
+            ZoneStore zones,
+            LogStore logs,
+            SheetStore sheets,
+            Jobs jobs,
+            Writes writes,
+            Snapshot snapshot,
+            JdbcClient db) {
         this.store = store;
+        this.zones = zones;
+        this.logs = logs;
+        this.snapshot = snapshot;
         this.sheets = sheets;
         this.jobs = jobs;
         this.writes = writes;
@@ -52,11 +66,11 @@ class JobFiles {
     private JobFile readJobFile(UUID jobId) {
         var job = store.get(jobId);
         Map<String, SheetForm> used = new TreeMap<>();
-        var zones = new ArrayList<JobFile.ZonePart>();
-        for (var zone : store.zones(jobId)) {
+        var parts = new ArrayList<JobFile.ZonePart>();
+        for (var zone : zones.of(jobId)) {
             zone.layers()
                     .forEach(l -> used.put(l.digest(), sheets.of(l.digest()).form()));
-            zones.add(new JobFile.ZonePart(
+            parts.add(new JobFile.ZonePart(
                     zone.id().toString(),
                     JobViews.form(zone.choice()),
                     zone.layers().stream()
@@ -73,7 +87,7 @@ class JobFiles {
                 jobId.toString(),
                 job.version(),
                 JobViews.form(job.facts()),
-                zones,
+                parts,
                 used);
     }
 
@@ -134,7 +148,7 @@ class JobFiles {
         file.sheets().forEach((digest, form) -> {
             String path = "sheets." + digest;
             SheetForm present = required(path, form);
-            String stored = at(path, () -> sheets.put(present));
+            String stored = at(path, () -> sheets.bring(present));
             if (!stored.equals(digest)) {
                 throw new InvalidInput(
                         path, "a sheet with digest " + stored, "the sheet whose digest stands before it");
@@ -153,12 +167,12 @@ class JobFiles {
         UUID zoneId = uuid(path + ".id", part.id(), renamed);
         requireNew("zone", "id", zoneId, path + ".id");
         var choice = readZone(path + ".facts", part.facts(), units);
-        var layers = new ArrayList<JobStore.StoredLayer>();
+        var layers = new ArrayList<ZoneStore.StoredLayer>();
         for (int i = 0; i < required(path + ".layers", part.layers()).size(); i++) {
             layers.add(layer(part.layers().get(i), path + ".layers[" + i + "]"));
         }
-        store.insertZone(jobId, zoneId, choice, layers);
-        List<String> layerIds = layers.stream().map(JobStore.StoredLayer::id).toList();
+        zones.insert(jobId, zoneId, choice, layers);
+        List<String> layerIds = layers.stream().map(ZoneStore.StoredLayer::id).toList();
         var before = new ArrayList<String>();
         for (int i = 0; i < required(path + ".log", part.log()).size(); i++) {
             String here = path + ".log[" + i + "]";
@@ -173,7 +187,7 @@ class JobFiles {
             var strike = "STRIKE".equals(form.kind()) && form.subject() != null;
             var read =
                     at(here + ".entry", () -> Forms.read(entryKey, strike ? withSubject(form, renamed) : form, scope));
-            store.append(zoneId, read);
+            logs.append(zoneId, read);
             before.add(read.key());
         }
     }
@@ -187,7 +201,7 @@ class JobFiles {
         return at(path, () -> Forms.read(present, units));
     }
 
-    private JobStore.StoredLayer layer(JobFile.LayerPart part, String path) {
+    private ZoneStore.StoredLayer layer(JobFile.LayerPart part, String path) {
         required(path, part);
         var faults = new Faults();
         String id = faults.line(path + ".id", part.id(), 1, 40);
@@ -198,7 +212,7 @@ class JobFiles {
                 ? null
                 : faults.moment(path + ".plannedStart", part.plannedStart(), java.time.Instant.MAX);
         faults.check();
-        return new JobStore.StoredLayer(id, part.sheet(), Optional.ofNullable(start));
+        return new ZoneStore.StoredLayer(id, part.sheet(), Optional.ofNullable(start));
     }
 
     private void requireNew(String table, String column, UUID id, String path) {

@@ -40,7 +40,7 @@ public class JobViews {
 
     record JobView(UUID id, int version, Forms.JobForm facts, Instant now, List<ZoneView> zones, List<LogView> log) {}
 
-    /** @param layers which sheet each layer has, and whether a newer one is on the shelf */
+    /** @param layers which sheet each layer has, and the digest of another of its slug where that is on the shelf */
     record ZoneView(UUID id, Forms.ZoneForm facts, List<LayerView> layers, ZoneReport report) {}
 
     record LayerView(
@@ -48,7 +48,7 @@ public class JobViews {
             String slug,
             String digest,
             String name,
-            Optional<String> newer,
+            Optional<String> shelved,
             Optional<Instant> plannedStart) {}
 
     /**
@@ -69,14 +69,16 @@ public class JobViews {
             boolean struck) {}
 
     private final JobStore store;
+    private final ZoneStore zones;
     private final SheetStore sheets;
     private final Jobs jobs;
     private final Snapshot snapshot;
     private final Clock clock;
 
-    JobViews(JobStore store, SheetStore sheets, Jobs jobs, Snapshot snapshot, Clock clock) {
-        this.snapshot = snapshot;
+    JobViews(JobStore store, ZoneStore zones, SheetStore sheets, Jobs jobs, Snapshot snapshot, Clock clock) {
         this.store = store;
+        this.zones = zones;
+        this.snapshot = snapshot;
         this.sheets = sheets;
         this.jobs = jobs;
         this.clock = clock;
@@ -97,8 +99,8 @@ public class JobViews {
     }
 
     private RackItem rackItem(JobStore.StoredJob job) {
-        List<JobStore.StoredZone> zones = store.zones(job.id());
-        Optional<LeadZone> lead = zones.stream()
+        List<ZoneStore.StoredZone> stored = zones.of(job.id());
+        Optional<LeadZone> lead = stored.stream()
                 .map(z -> leadZone(job, z))
                 .min(Comparator.comparing(LeadZone::next, RunningClock.Next.FIRST));
         var f = job.facts();
@@ -110,11 +112,11 @@ public class JobViews {
                 f.timeZone().getId(),
                 f.archived(),
                 job.version(),
-                zones.size(),
+                stored.size(),
                 lead);
     }
 
-    private LeadZone leadZone(JobStore.StoredJob job, JobStore.StoredZone zone) {
+    private LeadZone leadZone(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
         ZoneReport report = jobs.report(job, jobs.facts(zone));
         String system =
                 report.layers().stream().anyMatch(l -> l.sheet().broadcast().isPresent())
@@ -129,14 +131,14 @@ public class JobViews {
 
     private JobView readJob(UUID id) {
         var job = store.get(id);
-        List<JobStore.StoredZone> zones = store.zones(id);
+        List<ZoneStore.StoredZone> stored = zones.of(id);
         return new JobView(
                 id,
                 job.version(),
                 form(job.facts()),
                 clock.instant(),
-                zones.stream().map(z -> zone(job, z)).toList(),
-                zones.stream()
+                stored.stream().map(z -> zone(job, z)).toList(),
+                stored.stream()
                         .flatMap(z -> log(z).stream())
                         .sorted(Comparator.comparing(LogView::at).reversed())
                         .toList());
@@ -169,11 +171,11 @@ public class JobViews {
         return new Forms.ZoneForm(c.name(), c.shape(), sides, c.exposure().name(), c.dust(), c.washWater(), settings);
     }
 
-    private ZoneView zone(JobStore.StoredJob job, JobStore.StoredZone zone) {
+    private ZoneView zone(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
         List<LayerView> layers = zone.layers().stream()
                 .map(l -> {
                     var stored = sheets.of(l.digest());
-                    Optional<String> newer = sheets.newest(stored.sheet().slug())
+                    Optional<String> shelved = sheets.onShelf(stored.sheet().slug())
                             .map(SheetStore.Stored::digest)
                             .filter(d -> !d.equals(l.digest()));
                     return new LayerView(
@@ -181,14 +183,14 @@ public class JobViews {
                             stored.sheet().slug(),
                             l.digest(),
                             stored.sheet().name(),
-                            newer,
+                            shelved,
                             l.plannedStart());
                 })
                 .toList();
         return new ZoneView(zone.id(), form(zone.choice()), layers, jobs.report(job, jobs.facts(zone)));
     }
 
-    private List<LogView> log(JobStore.StoredZone zone) {
+    private List<LogView> log(ZoneStore.StoredZone zone) {
         Set<String> struck = zone.log().stream()
                 .filter(e -> e.kind() == LogEntry.Kind.STRIKE)
                 .map(LogEntry::subject)

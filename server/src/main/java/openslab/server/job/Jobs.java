@@ -31,12 +31,16 @@ public class Jobs {
     private static final Duration SKEW = Duration.ofMinutes(10);
 
     private final JobStore store;
+    private final ZoneStore zones;
+    private final LogStore logs;
     private final SheetStore sheets;
     private final Writes writes;
     private final Clock clock;
 
-    Jobs(JobStore store, SheetStore sheets, Writes writes, Clock clock) {
+    Jobs(JobStore store, ZoneStore zones, LogStore logs, SheetStore sheets, Writes writes, Clock clock) {
         this.store = store;
+        this.zones = zones;
+        this.logs = logs;
         this.sheets = sheets;
         this.writes = writes;
         this.clock = clock;
@@ -68,16 +72,16 @@ public class Jobs {
             var job = store.get(jobId);
             var choice = Forms.read(form, job.facts().units());
             UUID id = UUID.randomUUID();
-            List<JobStore.StoredLayer> layers = Catalogue.EPOXY_WITH_FLAKE.stream()
-                    .map(l -> new JobStore.StoredLayer(
+            List<ZoneStore.StoredLayer> layers = Catalogue.EPOXY_WITH_FLAKE.stream()
+                    .map(l -> new ZoneStore.StoredLayer(
                             l.id(),
-                            sheets.newest(l.slug())
+                            sheets.onShelf(l.slug())
                                     .orElseThrow(() -> new NotHere("sheet", l.slug()))
                                     .digest(),
                             Optional.empty()))
                     .toList();
             store.advance(jobId, seen.version(), Map.of(), Map.of("zone", choice.name()));
-            store.insertZone(jobId, id, choice, layers);
+            zones.insert(jobId, id, choice, layers);
             return id.toString();
         }));
     }
@@ -85,17 +89,17 @@ public class Jobs {
     public void editZone(UUID jobId, UUID zoneId, Seen seen, Forms.ZoneForm form) {
         writes.once(seen.key(), List.of("zone", jobId, zoneId, seen.version(), form), () -> {
             var job = store.get(jobId);
-            var zone = store.zone(jobId, zoneId);
+            var zone = zones.get(jobId, zoneId);
             var choice = Forms.read(form, job.facts().units());
             store.advance(jobId, seen.version(), words(zone.choice()), words(choice));
-            store.updateZone(zoneId, choice);
+            zones.update(zoneId, choice);
             return zoneId.toString();
         });
     }
 
     public void editLayer(UUID jobId, UUID zoneId, String layerId, Seen seen, Forms.LayerForm form) {
         writes.once(seen.key(), List.of("layer", jobId, zoneId, layerId, seen.version(), form), () -> {
-            var zone = store.zone(jobId, zoneId);
+            var zone = zones.get(jobId, zoneId);
             var layer = zone.layers().stream()
                     .filter(l -> l.id().equals(layerId))
                     .findFirst()
@@ -103,13 +107,13 @@ public class Jobs {
             var changed = read(layer, form);
             String path = zone.choice().name() + ", " + layerId;
             store.advance(jobId, seen.version(), words(path, layer), words(path, changed));
-            store.updateLayer(zoneId, changed);
+            zones.update(zoneId, changed);
             return layerId;
         });
     }
 
     /** A sheet for another must stand in the same place of the build-up. */
-    private JobStore.StoredLayer read(JobStore.StoredLayer layer, Forms.LayerForm form) {
+    private ZoneStore.StoredLayer read(ZoneStore.StoredLayer layer, Forms.LayerForm form) {
         var faults = new Faults();
         boolean planned = form.plannedStart() != null && !form.plannedStart().isBlank();
         var start = planned
@@ -125,25 +129,25 @@ public class Jobs {
                     sheet.sheet().name(),
                     "a sheet for this layer: " + role.label().toLowerCase(java.util.Locale.ROOT));
         }
-        return new JobStore.StoredLayer(layer.id(), sheet.digest(), Optional.ofNullable(start));
+        return new ZoneStore.StoredLayer(layer.id(), sheet.digest(), Optional.ofNullable(start));
     }
 
     /** Appends to the log; {@code key} becomes the entry's own. */
     public void log(UUID jobId, UUID zoneId, UUID key, Forms.LogForm form) {
         writes.once(key, List.of("log", jobId, zoneId, form), () -> {
             var job = store.get(jobId);
-            var zone = store.zone(jobId, zoneId);
-            store.append(zoneId, Forms.read(key, form, scope(job, zone)));
+            var zone = zones.get(jobId, zoneId);
+            logs.append(zoneId, Forms.read(key, form, scope(job, zone)));
             return key.toString();
         });
     }
 
-    private Forms.LogScope scope(JobStore.StoredJob job, JobStore.StoredZone zone) {
+    private Forms.LogScope scope(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
         List<String> standing =
                 LogEntry.standing(zone.log()).stream().map(LogEntry::key).toList();
         return new Forms.LogScope(
                 job.facts().units(),
-                zone.layers().stream().map(JobStore.StoredLayer::id).toList(),
+                zone.layers().stream().map(ZoneStore.StoredLayer::id).toList(),
                 standing,
                 latest());
     }
@@ -154,7 +158,7 @@ public class Jobs {
     }
 
     /** A stored zone as the core knows it. */
-    public ZoneFacts facts(JobStore.StoredZone zone) {
+    public ZoneFacts facts(ZoneStore.StoredZone zone) {
         Map<String, Value> values = zone.choice().values();
         return new ZoneFacts(
                 zone.id().toString(),
@@ -199,7 +203,7 @@ public class Jobs {
         return words;
     }
 
-    private Map<String, String> words(String path, JobStore.StoredLayer layer) {
+    private Map<String, String> words(String path, ZoneStore.StoredLayer layer) {
         return Map.of(
                 path + ": sheet",
                 sheets.of(layer.digest()).sheet().name() + " " + layer.digest().substring(0, 8),

@@ -44,8 +44,8 @@ public class Catalogue implements ApplicationRunner {
         for (String slug :
                 text("catalogue/sheets.txt").lines().filter(l -> !l.isBlank()).toList()) {
             SheetForm form = json.readValue(text("catalogue/sheets/" + slug + ".json"), SheetForm.class);
-            if (sheets.newest(slug).isEmpty()) {
-                writes.once(UUID.randomUUID(), form, () -> sheets.put(form));
+            if (sheets.onShelf(slug).isEmpty()) {
+                writes.once(UUID.randomUUID(), form, () -> sheets.shelve(form));
             }
         }
     }

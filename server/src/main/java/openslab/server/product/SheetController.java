@@ -3,13 +3,15 @@ package openslab.server.product;
 import java.util.List;
 import java.util.UUID;
 import openslab.core.buildup.Film;
+import openslab.core.product.Clock;
+import openslab.core.product.Exposure;
+import openslab.core.product.LayerRole;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
 import openslab.server.store.Writes;
-import openslab.server.web.NotHere;
-import openslab.server.web.StaleWrite;
+import openslab.server.web.Named;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -41,7 +43,13 @@ class SheetController {
     }
 
     /** What may be keyed into a sheet. */
-    record SheetFieldsView(List<Field> liquid, Field broadcast, List<Field> limits) {}
+    record SheetFieldsView(
+            List<Named> roles,
+            List<Field> liquid,
+            Field broadcast,
+            List<Field> limits,
+            List<Named> clocks,
+            List<Named> exposures) {}
 
     private final SheetStore sheets;
     private final Writes writes;
@@ -59,6 +67,7 @@ class SheetController {
     @GetMapping("/fields")
     SheetFieldsView fields() {
         return new SheetFieldsView(
+                Named.all(LayerRole.class, LayerRole::label),
                 List.of(
                         SheetFields.PARTS_A,
                         SheetFields.PARTS_B,
@@ -67,7 +76,9 @@ class SheetController {
                         SheetFields.SOLIDS,
                         SheetFields.SPREAD),
                 SheetFields.BROADCAST,
-                SheetFields.LIMITS);
+                SheetFields.LIMITS,
+                Named.all(Clock.class, Clock::label),
+                Named.all(Exposure.class, Exposure::label));
     }
 
     /** Puts a new sheet on the shelf; its name must not be taken by another. */
@@ -75,12 +86,12 @@ class SheetController {
     SheetView add(@RequestHeader("Idempotency-Key") UUID key, @RequestBody SheetForm form) {
         String digest = writes.once(key, List.of("sheet", form), () -> {
             String slug = SheetReader.read(form).sheet().slug();
-            if (sheets.newest(slug).isPresent()) {
+            if (sheets.onShelf(slug).isPresent()) {
                 var faults = new Faults();
                 faults.add("name", form.name(), "a name that no sheet on the shelf has");
                 faults.check();
             }
-            return sheets.put(form);
+            return sheets.shelve(form);
         });
         return SheetView.of(sheets.of(digest));
     }
@@ -93,14 +104,7 @@ class SheetController {
             @RequestHeader("If-Match") String seen,
             @RequestBody SheetForm form) {
         String digest = writes.once(key, List.of("sheet", slug, seen, form), () -> {
-            var newest = sheets.newest(slug).orElseThrow(() -> new NotHere("sheet", slug));
-            if (!seen.replace("\"", "").equals(newest.digest())) {
-                throw new StaleWrite(
-                        0,
-                        0,
-                        List.of(new StaleWrite.Change(0, "sheet", seen, newest.digest(), java.time.Instant.EPOCH)));
-            }
-            return sheets.put(withSlug(form, slug));
+            return sheets.replace(slug, seen.replace("\"", ""), withSlug(form, slug));
         });
         return SheetView.of(sheets.of(digest));
     }

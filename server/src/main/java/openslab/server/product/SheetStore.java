@@ -2,20 +2,25 @@ package openslab.server.product;
 
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import openslab.core.product.ProductSheet;
 import openslab.server.store.Writes;
 import openslab.server.web.NotHere;
+import openslab.server.web.StaleWrite;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
 
 /**
  * Sheets by the digest of their text. A sheet never changes, so a job keeps the very sheet it was planned with; the shelf
- * shows the newest of each slug.
+ * holds one sheet of each slug.
  */
 @Repository
 public class SheetStore {
@@ -36,25 +41,22 @@ public class SheetStore {
         this.clock = clock;
     }
 
-    /** The newest sheet of every slug, by role and name. */
+    /** What stands on the shelf, by role and name. */
     public List<Stored> shelf() {
         return db
-                .sql(
-                        """
-                select digest, body from sheet s
-                where ordinal = (select max(n.ordinal) from sheet n where n.slug = s.slug)""")
+                .sql("select s.digest, s.body from shelf f join sheet s on s.digest = f.digest")
                 .query(Row.class)
                 .list()
                 .stream()
                 .map(this::stored)
-                .sorted(java.util.Comparator.comparing((Stored s) -> s.sheet().role())
+                .sorted(Comparator.comparing((Stored s) -> s.sheet().role())
                         .thenComparing(s -> s.sheet().name()))
                 .toList();
     }
 
-    /** The newest sheet called {@code slug}. */
-    public Optional<Stored> newest(String slug) {
-        return db.sql("select digest, body from sheet where slug = :slug order by ordinal desc limit 1")
+    /** The sheet called {@code slug} that stands on the shelf. */
+    public Optional<Stored> onShelf(String slug) {
+        return db.sql("select s.digest, s.body from shelf f join sheet s on s.digest = f.digest where f.slug = :slug")
                 .param("slug", slug)
                 .query(Row.class)
                 .optional()
@@ -74,16 +76,16 @@ public class SheetStore {
                 .orElseThrow(() -> new NotHere("sheet", digest));
     }
 
-    public boolean has(String digest) {
-        return db.sql("select count(*) from sheet where digest = :digest")
-                        .param("digest", digest)
-                        .query(Integer.class)
-                        .single()
-                > 0;
+    /**
+     * Keeps {@code form} for a job that brings it along; answers its digest. What stands on the shelf stays there: the
+     * sheet joins it only where none of its slug does.
+     */
+    public String bring(SheetForm form) {
+        String digest = keep(form);
+        return onShelf(of(digest).sheet().slug()).map(s -> digest).orElseGet(() -> shelve(form));
     }
 
-    /** Stores {@code form} unless the very same sheet is there; answers its digest. */
-    public String put(SheetForm form) {
+    private String keep(SheetForm form) {
         var canonical = SheetReader.read(form).canonical();
         String body = json.writeValueAsString(canonical);
         String digest = Writes.digest(body);
@@ -101,6 +103,76 @@ public class SheetStore {
                     .update();
         }
         return digest;
+    }
+
+    public boolean has(String digest) {
+        return db.sql("select count(*) from sheet where digest = :digest")
+                        .param("digest", digest)
+                        .query(Integer.class)
+                        .single()
+                > 0;
+    }
+
+    /** Puts {@code form} on the shelf, whose place for it must be empty; answers its digest. */
+    public String shelve(SheetForm form) {
+        String digest = keep(form);
+        db.sql("insert into shelf (slug, digest) values (:slug, :digest)")
+                .param("slug", of(digest).sheet().slug())
+                .param("digest", digest)
+                .update();
+        return digest;
+    }
+
+    /**
+     * Puts {@code form} in the place of the sheet called {@code slug}; answers its digest.
+     *
+     * @param seen the digest of the sheet that its editor saw
+     * @throws StaleWrite with what changed, when another sheet stands there now
+     */
+    public String replace(String slug, String seen, SheetForm form) {
+        Stored there = onShelf(slug).orElseThrow(() -> new NotHere("sheet", slug));
+        String digest = keep(form);
+        int rows = db.sql("update shelf set digest = :digest where slug = :slug and digest = :seen")
+                .param("digest", digest)
+                .param("slug", slug)
+                .param("seen", seen)
+                .update();
+        if (rows != 1) {
+            throw new StaleWrite(there.sheet().name() + " was changed meanwhile.", changes(of(seen), there));
+        }
+        return digest;
+    }
+
+    private List<StaleWrite.Change> changes(Stored was, Stored is) {
+        Map<String, String> before = words(was.form());
+        Map<String, String> after = words(is.form());
+        return Stream.concat(before.keySet().stream(), after.keySet().stream())
+                .distinct()
+                .filter(field -> !before.getOrDefault(field, "").equals(after.getOrDefault(field, "")))
+                .sorted()
+                .map(field ->
+                        new StaleWrite.Change(field, before.getOrDefault(field, ""), after.getOrDefault(field, "")))
+                .toList();
+    }
+
+    /** Every text of a form under its path, such as {@code limits.slabLow}. */
+    private Map<String, String> words(SheetForm form) {
+        Map<String, String> words = new TreeMap<>();
+        collect("", json.valueToTree(form), words);
+        return words;
+    }
+
+    private static void collect(String path, JsonNode node, Map<String, String> into) {
+        if (node.isArray()) {
+            for (int i = 0; i < node.size(); i++) {
+                collect(path + "[" + i + "]", node.get(i), into);
+            }
+        } else if (node.isObject()) {
+            node.properties()
+                    .forEach(e -> collect(path.isEmpty() ? e.getKey() : path + "." + e.getKey(), e.getValue(), into));
+        } else if (!node.isNull()) {
+            into.put(path, node.asString());
+        }
     }
 
     private Stored stored(Row row) {

@@ -3,7 +3,6 @@ package openslab.server.survey;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,6 +15,7 @@ import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.TestMethods;
+import openslab.server.web.Named;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -38,8 +38,6 @@ class ReferenceController {
             return new MethodView(m.id(), m.title(), m.how(), m.required(), m.wholeFloor(), m.fields(), m.source());
         }
     }
-
-    record Named(String id, String label) {}
 
     record ReferenceView(
             List<MethodView> methods,
@@ -75,9 +73,7 @@ class ReferenceController {
                 ZoneFields.CREW,
                 ZoneFields.SLAB,
                 LogEntry.BATCH_FIELDS,
-                Arrays.stream(Exposure.values())
-                        .map(e -> new Named(e.name(), e.label()))
-                        .toList(),
+                Named.all(Exposure.class, Exposure::label),
                 ZoneId.getAvailableZoneIds().stream()
                         .filter(z -> z.contains("/") && !z.startsWith("Etc/") && !z.startsWith("SystemV/"))
                         .sorted()

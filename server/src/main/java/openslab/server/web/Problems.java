@@ -59,7 +59,6 @@ class Problems extends ResponseEntityExceptionHandler {
     ProblemDetail stale(StaleWrite e) {
         var p = problem(HttpStatus.PRECONDITION_FAILED, "stale-write", e.getMessage());
         p.setProperty("changes", e.changes());
-        p.setProperty("version", e.version());
         return p;
     }
 

@@ -1,0 +1,85 @@
+package openslab.server.job;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import openslab.core.job.LogEntry;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+
+/** The log: appended to and read, never changed. */
+@Repository
+public class LogStore {
+    private record Row(
+            UUID entryKey,
+            UUID zoneId,
+            String kind,
+            String subject,
+            String place,
+            OffsetDateTime happenedAt,
+            String doneBy,
+            String note) {}
+
+    private final JdbcClient db;
+    private final Clock clock;
+    private final StoredValues values;
+
+    LogStore(JdbcClient db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+        this.values = StoredValues.ofEntries(db);
+    }
+
+    public void append(UUID zoneId, LogEntry entry) {
+        UUID key = UUID.fromString(entry.key());
+        db.sql(
+                        """
+                insert into log_entry (entry_key, zone_id, kind, subject, place, happened_at, stored_at, done_by, note)
+                values (:key, :zone, :kind, :subject, :place, :at, :now, :by, :note)""")
+                .param("key", key)
+                .param("zone", zoneId)
+                .param("kind", entry.kind().name())
+                .param("subject", entry.subject())
+                .param("place", entry.place())
+                .param("at", entry.at().atOffset(ZoneOffset.UTC))
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .param("by", entry.by())
+                .param("note", entry.note())
+                .update();
+        values.insert(key, entry.values());
+    }
+
+    /**
+     * The log of every zone of a job, oldest first. Entries are read before their values: an entry that was seen has
+     * its values, also where reads are not one snapshot.
+     */
+    Map<UUID, List<LogEntry>> byZone(UUID jobId) {
+        List<Row> rows = db.sql(
+                        """
+                select e.entry_key, e.zone_id, e.kind, e.subject, e.place, e.happened_at, e.done_by, e.note
+                from log_entry e join zone z on z.id = e.zone_id where z.job_id = :job order by e.ordinal""")
+                .param("job", jobId)
+                .query(Row.class)
+                .list();
+        var ofEntry = values.of(jobId);
+        Map<UUID, List<LogEntry>> byZone = new HashMap<>();
+        for (Row row : rows) {
+            byZone.computeIfAbsent(row.zoneId(), z -> new ArrayList<>())
+                    .add(new LogEntry(
+                            row.entryKey().toString(),
+                            LogEntry.Kind.valueOf(row.kind()),
+                            row.subject(),
+                            row.place(),
+                            row.happenedAt().toInstant(),
+                            row.doneBy(),
+                            row.note(),
+                            ofEntry.getOrDefault(row.entryKey(), Map.of())));
+        }
+        return byZone;
+    }
+}
