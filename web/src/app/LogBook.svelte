@@ -1,13 +1,11 @@
 <script lang="ts">
   import type { JobView, LogView, ZoneView } from '../api/types';
   import Button from '../parts/Button.svelte';
-  import Entry from '../parts/Entry.svelte';
+  import TextEntry from '../parts/TextEntry.svelte';
   import Trouble from '../parts/Trouble.svelte';
-  import { FormState } from '../parts/form.svelte';
   import { clock, longDate } from '../parts/time';
-  import { appClock } from './clock.svelte';
   import type { JobDesk } from './job.svelte';
-  import { person } from './person.svelte';
+  import { Logging } from './logging.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -17,36 +15,18 @@
 
   let { desk, job, zone }: Props = $props();
   let note = $state('');
-  let by = $state(person.name);
-  const sending = new FormState();
+  const sending = new Logging();
 
   const day = (entry: LogView) => longDate(new Date(entry.at), job.facts.timeZone);
   const days = $derived(
     [...new Set(job.log.map(day))].map((d) => [d, job.log.filter((e) => day(e) === d)] as const),
   );
 
-  const at = () => appClock.now.toISOString();
-
   async function write(event: SubmitEvent) {
     event.preventDefault();
-    const form = { kind: 'NOTE', subject: '', place: '', at: at(), by, note, values: {} };
-    if (await sending.send([note, by], (key) => desk.log(zone.id, key, form))) {
-      person.remember(by);
+    if (await sending.write(desk, zone.id, 'NOTE', '', { note })) {
       note = '';
     }
-  }
-
-  async function strike(entry: LogView) {
-    const form = {
-      kind: 'STRIKE',
-      subject: entry.key,
-      place: '',
-      at: at(),
-      by: by || 'somebody',
-      note: '',
-      values: {},
-    };
-    await sending.send(entry.key, (key) => desk.log(entry.zoneId, key, form));
   }
 </script>
 
@@ -57,27 +37,8 @@
 </p>
 
 <form onsubmit={write} novalidate>
-  <Entry label="Note" fault={sending.fault('note')}>
-    {#snippet children(a)}
-      <textarea
-        id={a.id}
-        rows="2"
-        bind:value={note}
-        aria-describedby={a.describedby}
-        aria-invalid={a.invalid}></textarea>
-    {/snippet}
-  </Entry>
-  <Entry label="By" fault={sending.fault('by')}>
-    {#snippet children(a)}
-      <input
-        id={a.id}
-        bind:value={by}
-        aria-describedby={a.describedby}
-        aria-invalid={a.invalid}
-        autocomplete="name"
-      />
-    {/snippet}
-  </Entry>
+  <TextEntry label="Note" fault={sending.fault('note')} rows={2} bind:value={note} />
+  <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
   <Button kind="main" type="submit" disabled={sending.busy}>Write note</Button>
 </form>
 <Trouble problem={sending.problem} shown={['note', 'by']} />
@@ -95,7 +56,9 @@
         </span>
         <span class="by">{entry.by}</span>
         {#if !entry.struck && entry.kind !== 'STRIKE'}
-          <Button kind="quiet" onclick={() => void strike(entry)}>Strike</Button>
+          <Button kind="quiet" onclick={() => void sending.strike(desk, entry.zoneId, entry.key)}
+            >Strike</Button
+          >
         {:else}<span></span>{/if}
       </li>
     {/each}

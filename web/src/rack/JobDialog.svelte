@@ -5,7 +5,8 @@
   import { jobHref } from '../app/route.svelte';
   import Button from '../parts/Button.svelte';
   import Dialog from '../parts/Dialog.svelte';
-  import Entry from '../parts/Entry.svelte';
+  import ChoiceEntry from '../parts/ChoiceEntry.svelte';
+  import TextEntry from '../parts/TextEntry.svelte';
   import Trouble from '../parts/Trouble.svelte';
   import { FormState } from '../parts/form.svelte';
 
@@ -34,6 +35,14 @@
   // svelte-ignore state_referenced_locally
   let draft = $state<JobForm>(job ? { ...job.facts } : fresh());
   const sending = new FormState();
+  const UNITS = [
+    { id: 'US', label: 'US: feet, gallons, °F' },
+    { id: 'METRIC', label: 'Metric: metres, litres, °C' },
+  ];
+  const SETTINGS = [
+    { id: 'INDOORS', label: 'Indoors' },
+    { id: 'OUTDOORS', label: 'Outdoors' },
+  ];
   const fields = ['name', 'client', 'place', 'latitude', 'longitude', 'timeZone'];
 
   async function save(event?: SubmitEvent) {
@@ -57,91 +66,40 @@
   <form onsubmit={save} novalidate>
     <Trouble problem={sending.problem} shown={fields} />
     <div class="grid">
-      <Entry label="Name" fault={sending.fault('name')}>
-        {#snippet children(a)}
-          <!-- the dialog's first field is where the user means to be -->
-          <!-- svelte-ignore a11y_autofocus -->
-          <input
-            id={a.id}
-            bind:value={draft.name}
-            aria-describedby={a.describedby}
-            aria-invalid={a.invalid}
-            autofocus
-          />
-        {/snippet}
-      </Entry>
-      <Entry label="Client" fault={sending.fault('client')}>
-        {#snippet children(a)}
-          <input
-            id={a.id}
-            bind:value={draft.client}
-            aria-describedby={a.describedby}
-            aria-invalid={a.invalid}
-          />
-        {/snippet}
-      </Entry>
-      <Entry label="Place" fault={sending.fault('place')}>
-        {#snippet children(a)}
-          <input
-            id={a.id}
-            bind:value={draft.place}
-            aria-describedby={a.describedby}
-            aria-invalid={a.invalid}
-          />
-        {/snippet}
-      </Entry>
-      <Entry label="Time zone" hint="where the floor is" fault={sending.fault('timeZone')}>
-        {#snippet children(a)}
-          <input
-            id={a.id}
-            list="zones"
-            bind:value={draft.timeZone}
-            aria-describedby={a.describedby}
-            aria-invalid={a.invalid}
-          />
-        {/snippet}
-      </Entry>
+      <TextEntry label="Name" fault={sending.fault('name')} bind:value={draft.name} autofocus />
+      <TextEntry label="Client" fault={sending.fault('client')} bind:value={draft.client} />
+      <TextEntry label="Place" fault={sending.fault('place')} bind:value={draft.place} />
+      <TextEntry
+        label="Time zone"
+        hint="where the floor is"
+        fault={sending.fault('timeZone')}
+        list="zones"
+        bind:value={draft.timeZone}
+      />
       <datalist id="zones">
         {#each known.view?.timeZones ?? [] as zone (zone)}<option value={zone}></option>{/each}
       </datalist>
-      <Entry label="Latitude" hint="degrees, north above 0" fault={sending.fault('latitude')}>
-        {#snippet children(a)}
-          <input
-            id={a.id}
-            inputmode="decimal"
-            bind:value={draft.latitude}
-            aria-describedby={a.describedby}
-            aria-invalid={a.invalid}
-          />
-        {/snippet}
-      </Entry>
-      <Entry label="Longitude" hint="degrees, east above 0" fault={sending.fault('longitude')}>
-        {#snippet children(a)}
-          <input
-            id={a.id}
-            inputmode="decimal"
-            bind:value={draft.longitude}
-            aria-describedby={a.describedby}
-            aria-invalid={a.invalid}
-          />
-        {/snippet}
-      </Entry>
-      <Entry label="Units" hint="either may be typed in either">
-        {#snippet children(a)}
-          <select id={a.id} bind:value={draft.units} aria-describedby={a.describedby}>
-            <option value="US">US: feet, gallons, °F</option>
-            <option value="METRIC">Metric: metres, litres, °C</option>
-          </select>
-        {/snippet}
-      </Entry>
-      <Entry label="Setting">
-        {#snippet children(a)}
-          <select id={a.id} bind:value={draft.setting} aria-describedby={a.describedby}>
-            <option value="INDOORS">Indoors</option>
-            <option value="OUTDOORS">Outdoors</option>
-          </select>
-        {/snippet}
-      </Entry>
+      <TextEntry
+        label="Latitude"
+        hint="degrees, north above 0"
+        fault={sending.fault('latitude')}
+        inputmode="decimal"
+        bind:value={draft.latitude}
+      />
+      <TextEntry
+        label="Longitude"
+        hint="degrees, east above 0"
+        fault={sending.fault('longitude')}
+        inputmode="decimal"
+        bind:value={draft.longitude}
+      />
+      <ChoiceEntry
+        label="Units"
+        hint="either may be typed in either"
+        choices={UNITS}
+        bind:value={draft.units}
+      />
+      <ChoiceEntry label="Setting" choices={SETTINGS} bind:value={draft.setting} />
     </div>
     <div class="buttons">
       <Button kind="main" type="submit" disabled={sending.busy}

@@ -6,7 +6,8 @@
   import { jobHref } from '../../app/route.svelte';
   import Button from '../../parts/Button.svelte';
   import Dialog from '../../parts/Dialog.svelte';
-  import Entry from '../../parts/Entry.svelte';
+  import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
+  import TextEntry from '../../parts/TextEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { FormState } from '../../parts/form.svelte';
@@ -102,19 +103,13 @@
 <Dialog title={zone ? 'Zone' : 'New zone'} {onclose}>
   <form onsubmit={save} novalidate>
     <Trouble problem={sending.problem} {shown} />
-    <Entry label="Name" hint="North bay, Hall, Kitchen" fault={sending.fault('name')}>
-      {#snippet children(a)}
-        <!-- the dialog's first field is where the user means to be -->
-        <!-- svelte-ignore a11y_autofocus -->
-        <input
-          id={a.id}
-          bind:value={draft.name}
-          aria-describedby={a.describedby}
-          aria-invalid={a.invalid}
-          autofocus
-        />
-      {/snippet}
-    </Entry>
+    <TextEntry
+      label="Name"
+      hint="North bay, Hall, Kitchen"
+      fault={sending.fault('name')}
+      bind:value={draft.name}
+      autofocus
+    />
     <fieldset>
       <legend>Shape</legend>
       <div class="shapes">
@@ -144,14 +139,11 @@
         {echo.perimeterAlso}{:else}Area and perimeter show here as you type.{/if}
     </p>
     <div class="grid">
-      <Entry label="Exposure">
-        {#snippet children(a)}
-          <select id={a.id} bind:value={draft.exposure} aria-describedby={a.describedby}>
-            {#each known.view?.exposures ?? [] as e (e.id)}<option value={e.id}>{e.label}</option
-              >{/each}
-          </select>
-        {/snippet}
-      </Entry>
+      <ChoiceEntry
+        label="Exposure"
+        choices={known.view?.exposures ?? []}
+        bind:value={draft.exposure}
+      />
       <div class="ticks">
         <label><input type="checkbox" bind:checked={draft.dust} /> Grinding is allowed here</label>
         <label

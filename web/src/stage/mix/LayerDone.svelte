@@ -1,14 +1,12 @@
 <script lang="ts">
-  import type { JobView, LayerReport, LogForm, Units, ZoneView } from '../../api/types';
-  import { appClock } from '../../app/clock.svelte';
+  import type { JobView, LayerReport, Units, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
-  import { person } from '../../app/person.svelte';
+  import { Logging } from '../../app/logging.svelte';
   import { known } from '../../app/reference.svelte';
   import Button from '../../parts/Button.svelte';
-  import Entry from '../../parts/Entry.svelte';
+  import TextEntry from '../../parts/TextEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
-  import { FormState } from '../../parts/form.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -19,9 +17,8 @@
 
   let { desk, job, zone, layer }: Props = $props();
   let mixing = $state(false);
-  let by = $state(person.name);
   let values = $state<Record<string, string>>({});
-  const sending = new FormState();
+  const sending = new Logging();
   const fields = $derived(known.view?.batch ?? []);
   const liquid = $derived(layer.sheet.liquid !== undefined);
 
@@ -34,21 +31,8 @@
   }
 
   async function log(kind: 'BATCH' | 'COAT') {
-    const form: LogForm = {
-      kind,
-      subject: layer.id,
-      place: '',
-      at: appClock.now.toISOString(),
-      by,
-      note: '',
-      values: kind === 'BATCH' ? { ...values } : {},
-    };
-    if (
-      await sending.send([kind, by, values, layer.batchesLogged], (key) =>
-        desk.log(zone.id, key, form),
-      )
-    ) {
-      person.remember(by);
+    const found = kind === 'BATCH' ? { ...values } : {};
+    if (await sending.write(desk, zone.id, kind, layer.id, { values: found })) {
       mixing = false;
     }
   }
@@ -56,17 +40,7 @@
 
 <section>
   <Trouble problem={sending.problem} shown={['by', ...fields.map((f) => `values.${f.id}`)]} />
-  <Entry label="By" fault={sending.fault('by')}>
-    {#snippet children(a)}
-      <input
-        id={a.id}
-        bind:value={by}
-        autocomplete="name"
-        aria-describedby={a.describedby}
-        aria-invalid={a.invalid}
-      />
-    {/snippet}
-  </Entry>
+  <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
   {#if mixing}
     {#each fields as field (field.id)}
       <FieldEntry

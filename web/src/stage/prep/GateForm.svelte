@@ -1,21 +1,13 @@
 <script lang="ts">
-  import type {
-    GateReport,
-    JobView,
-    LogForm,
-    Mark as MarkWord,
-    Units,
-    ZoneView,
-  } from '../../api/types';
+  import type { GateReport, JobView, Mark as MarkWord, Units, ZoneView } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
-  import { person } from '../../app/person.svelte';
+  import { Logging } from '../../app/logging.svelte';
   import Button from '../../parts/Button.svelte';
-  import Entry from '../../parts/Entry.svelte';
+  import TextEntry from '../../parts/TextEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
   import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
-  import { FormState } from '../../parts/form.svelte';
   import { when } from '../../parts/time';
 
   interface Props {
@@ -27,9 +19,8 @@
 
   let { desk, job, zone, gate }: Props = $props();
   let open = $state(false);
-  let by = $state(person.name);
   let values = $state<Record<string, string>>({});
-  const sending = new FormState();
+  const sending = new Logging();
 
   const marks: Record<GateReport['state'], { mark: MarkWord; word: string }> = {
     WAITING: { mark: 'NOT_STARTED', word: 'gate: an earlier one first' },
@@ -41,17 +32,8 @@
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
-    const form: LogForm = {
-      kind: 'GATE',
-      subject: gate.id,
-      place: '',
-      at: appClock.now.toISOString(),
-      by,
-      note: '',
-      values: Object.fromEntries(gate.fields.map((f) => [f.id, values[f.id] ?? ''])),
-    };
-    if (await sending.send([form.values, by], (key) => desk.log(zone.id, key, form))) {
-      person.remember(by);
+    const found = Object.fromEntries(gate.fields.map((f) => [f.id, values[f.id] ?? '']));
+    if (await sending.write(desk, zone.id, 'GATE', gate.id, { values: found })) {
       open = false;
       values = {};
     }
@@ -83,17 +65,12 @@
           fault={sending.fault(`values.${field.id}`)}
         />
       {/each}
-      <Entry label="By" fault={sending.fault('by')}>
-        {#snippet children(a)}
-          <input
-            id={a.id}
-            bind:value={by}
-            autocomplete="name"
-            aria-describedby={a.describedby}
-            aria-invalid={a.invalid}
-          />
-        {/snippet}
-      </Entry>
+      <TextEntry
+        label="By"
+        fault={sending.fault('by')}
+        bind:value={sending.by}
+        autocomplete="name"
+      />
       <p class="soft">Passes with: {gate.needed}. {gate.source.sentence}</p>
       <div class="buttons">
         <Button kind="main" type="submit" disabled={sending.busy}>Record the gate</Button>

@@ -1,15 +1,14 @@
 <script lang="ts">
-  import type { JobView, LogForm, MethodView, Units, ZoneView } from '../../api/types';
+  import type { JobView, MethodView, Units, ZoneView } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
-  import { person } from '../../app/person.svelte';
+  import { Logging } from '../../app/logging.svelte';
   import { known } from '../../app/reference.svelte';
   import Button from '../../parts/Button.svelte';
   import Dialog from '../../parts/Dialog.svelte';
-  import Entry from '../../parts/Entry.svelte';
+  import TextEntry from '../../parts/TextEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
-  import { FormState } from '../../parts/form.svelte';
   import { fromWall, toWall } from '../../parts/time';
 
   interface Props {
@@ -34,9 +33,8 @@
   // a reading is taken when the form is opened, unless said otherwise
   // svelte-ignore state_referenced_locally
   let wall = $state(toWall(appClock.now, timeZone));
-  let by = $state(person.name);
   let values = $state<Record<string, string>>({});
-  const sending = new FormState();
+  const sending = new Logging();
   let saved = $state('');
 
   const method = $derived(methods.find((m) => m.id === methodId));
@@ -74,18 +72,13 @@
     if (!method) {
       return;
     }
-    const form: LogForm = {
-      kind: 'READING',
-      subject: method.id,
+    const more = {
       place: method.wholeFloor ? '' : place,
       at: fromWall(wall, timeZone)?.toISOString() ?? wall,
-      by,
-      note: '',
       values: { ...values },
     };
     const what = `${method.title}${method.wholeFloor ? '' : ` at ${place}`}`;
-    if (await sending.send(form, (key) => desk.log(zone.id, key, form))) {
-      person.remember(by);
+    if (await sending.write(desk, zone.id, 'READING', method.id, more)) {
       saved = what;
       methodId = '';
     }
@@ -113,16 +106,12 @@
     <form onsubmit={save} novalidate>
       <Trouble problem={sending.problem} {shown} />
       {#if !method.wholeFloor}
-        <Entry label="Place" hint="a letter, or words: Roller door" fault={sending.fault('place')}>
-          {#snippet children(a)}
-            <input
-              id={a.id}
-              bind:value={place}
-              aria-describedby={a.describedby}
-              aria-invalid={a.invalid}
-            />
-          {/snippet}
-        </Entry>
+        <TextEntry
+          label="Place"
+          hint="a letter, or words: Roller door"
+          fault={sending.fault('place')}
+          bind:value={place}
+        />
       {/if}
       <div class="grid">
         {#each method.fields as field (field.id)}
@@ -133,28 +122,19 @@
             fault={sending.fault(`values.${field.id}`)}
           />
         {/each}
-        <Entry label="When" hint="where the floor is" fault={sending.fault('at')}>
-          {#snippet children(a)}
-            <input
-              id={a.id}
-              type="datetime-local"
-              bind:value={wall}
-              aria-describedby={a.describedby}
-              aria-invalid={a.invalid}
-            />
-          {/snippet}
-        </Entry>
-        <Entry label="By" fault={sending.fault('by')}>
-          {#snippet children(a)}
-            <input
-              id={a.id}
-              bind:value={by}
-              autocomplete="name"
-              aria-describedby={a.describedby}
-              aria-invalid={a.invalid}
-            />
-          {/snippet}
-        </Entry>
+        <TextEntry
+          label="When"
+          hint="where the floor is"
+          fault={sending.fault('at')}
+          type="datetime-local"
+          bind:value={wall}
+        />
+        <TextEntry
+          label="By"
+          fault={sending.fault('by')}
+          bind:value={sending.by}
+          autocomplete="name"
+        />
       </div>
       <div class="buttons">
         <Button kind="main" type="submit" disabled={sending.busy}>Save reading</Button>

@@ -2,11 +2,10 @@
   import type { JobView, ZoneView } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
-  import { person } from '../../app/person.svelte';
+  import { Logging } from '../../app/logging.svelte';
   import Button from '../../parts/Button.svelte';
   import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
-  import { FormState } from '../../parts/form.svelte';
   import { when } from '../../parts/time';
 
   interface Props {
@@ -16,22 +15,9 @@
   }
 
   let { desk, job, zone }: Props = $props();
-  const sending = new FormState();
+  const sending = new Logging();
   const entries = $derived(zone.report.survey.entries);
   const at = (text: string) => when(new Date(text), job.facts.timeZone, appClock.now);
-
-  async function strike(subject: string) {
-    const form = {
-      kind: 'STRIKE',
-      subject,
-      place: '',
-      at: appClock.now.toISOString(),
-      by: person.name || 'somebody',
-      note: '',
-      values: {},
-    };
-    await sending.send(subject, (key) => desk.log(zone.id, key, form));
-  }
 </script>
 
 <section aria-labelledby="readings-head">
@@ -62,7 +48,9 @@
             <td class="wide">{at(entry.reading.at)}</td>
             <td class="wide">{entry.reading.by}</td>
             <td class="number"
-              ><Button kind="quiet" onclick={() => void strike(entry.reading.key)}>Strike</Button
+              ><Button
+                kind="quiet"
+                onclick={() => void sending.strike(desk, zone.id, entry.reading.key)}>Strike</Button
               ></td
             >
           </tr>

@@ -206,7 +206,7 @@ public class RackAndPhoneTest {
                         Map.entry("Concrete age at least", "28"),
                         Map.entry("Profile at least (CSP)", "3"),
                         Map.entry("Profile at most (CSP)", "5"),
-                        Map.entry("Pot life", "50 °F: 65 min; 90 °F: 18 min"),
+                        Map.entry("Pot life ends", "50 °F: 65 min; 90 °F: 18 min"),
                         Map.entry("Recoat window opens", "50 °F: 20 h; 90 °F: 5 h"))
                 .forEach(hands::fill);
         hands.press("Put on the shelf");

@@ -68,6 +68,13 @@ public class ScreensTest {
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("New job"))
                 .click();
         assertFit(page, "new job");
+        page.keyboard().press("Escape");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Import"))
+                .click();
+        assertFit(page, "import");
+        page.keyboard().press("Escape");
+        page.keyboard().press("?");
+        assertFit(page, "keys");
         page = openJob(width, height, "Old tram shed");
         assertFit(page, "survey");
         page.keyboard().press("n");
@@ -91,10 +98,14 @@ public class ScreensTest {
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Logbook"))
                 .waitFor();
         assertFit(page, "logbook");
+        hands.climbTo("Slab");
+        hands.press("Edit zone");
+        page.getByLabel("Wash water is allowed here").waitFor();
+        assertFit(page, "zone");
+        page.keyboard().press("Escape");
         page.navigate(app.address + "/#/shelf/epoxy-body-coat");
         page.getByLabel("Spread rate, one coat").waitFor();
         assertFit(page, "sheet");
-        page.keyboard().press("Tab");
     }
 
     @Test
@@ -110,6 +121,29 @@ public class ScreensTest {
         assertThat(page.getByRole(AriaRole.MAIN)).containsText("125");
         page.reload();
         assertThat(page.getByLabel("Spread rate, one coat")).hasValue("8 m²/L");
+    }
+
+    @Test
+    public void a_sheet_that_somebody_else_saved_is_saved_over_only_when_that_was_seen() {
+        Page mine = app.page(1280, 800);
+        Page yours = app.page(1280, 800);
+        for (Page page : List.of(mine, yours)) {
+            page.navigate(app.address + "/#/shelf/epoxy-clear-coat");
+            page.getByLabel("Spread rate, one coat").waitFor();
+        }
+        new Hands(yours).fill("Note", "Stir slowly.");
+        new Hands(yours).press("Save sheet");
+        assertThat(yours.getByLabel("Note")).hasValue("Stir slowly.");
+        var hands = new Hands(mine);
+        hands.fill("Spread rate, one coat", "90 ft²/gal");
+        hands.press("Save sheet");
+        assertThat(mine.getByRole(AriaRole.ALERT)).containsText("Somebody else saved first");
+        assertThat(mine.getByRole(AriaRole.ALERT)).containsText("is now Stir slowly.");
+        assertThat(mine.getByLabel("Spread rate, one coat")).hasValue("90 ft²/gal");
+        hands.press("Save sheet");
+        assertThat(mine.getByRole(AriaRole.ALERT)).hasCount(0);
+        mine.reload();
+        assertThat(mine.getByLabel("Spread rate, one coat")).hasValue("90 ft²/gal");
     }
 
     @Test
@@ -183,6 +217,29 @@ public class ScreensTest {
         hands.done();
         assertThat(page.getByRole(AriaRole.MAIN)).containsText("Hatch");
         app.complaints.removeIf(c -> c.contains("ERR_INTERNET_DISCONNECTED"));
+    }
+
+    /** The entry is stored but its answer never comes: tapping again stores nothing twice. */
+    @Test
+    public void a_lost_answer_is_asked_for_again() {
+        Page page = openJob(390, 844, "Seed bank");
+        page.keyboard().press("l");
+        var hands = new Hands(page);
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Logbook"))
+                .waitFor();
+        hands.fill("Note", "Door wedged shut");
+        hands.fill("By", "Wren");
+        page.route("**/log", route -> {
+            route.fetch();
+            route.abort();
+        });
+        hands.press("Write note");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing was lost");
+        page.unroute("**/log");
+        hands.press("Write note");
+        assertThat(page.getByLabel("Note")).hasValue("");
+        assertThat(page.getByText("Door wedged shut")).hasCount(1);
+        app.complaints.removeIf(c -> c.contains("ERR_FAILED"));
     }
 
     @Test

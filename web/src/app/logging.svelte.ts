@@ -1,0 +1,41 @@
+import type { LogForm } from '../api/types';
+import { FormState } from '../parts/form.svelte';
+import { appClock } from './clock.svelte';
+import type { JobDesk } from './job.svelte';
+import { person } from './person.svelte';
+
+/** A form that writes to the log of one zone. Sent again, it says the very same, the minute included. */
+export class Logging extends FormState {
+  by = $state(person.name);
+  #words = '';
+  #at = '';
+
+  /** @param more what the entry says besides; it happened now unless that says otherwise */
+  async write(
+    desk: JobDesk,
+    zoneId: string,
+    kind: LogForm['kind'],
+    subject: string,
+    more: Partial<LogForm> = {},
+  ): Promise<boolean> {
+    const said = { kind, subject, place: '', by: this.by, note: '', values: {}, ...more };
+    const words = JSON.stringify([zoneId, said]);
+    if (words !== this.#words) {
+      this.#words = words;
+      this.#at = appClock.now.toISOString();
+    }
+    const form: LogForm = { at: this.#at, ...said };
+    const taken = await this.send([zoneId, form], (key) => desk.log(zoneId, key, form));
+    if (taken) {
+      this.#words = '';
+      person.remember(form.by);
+    }
+    return taken;
+  }
+
+  /** Strikes an entry; a strike needs a name too, and nobody is asked for it twice. */
+  strike(desk: JobDesk, zoneId: string, key: string): Promise<boolean> {
+    this.by ||= person.name || 'somebody';
+    return this.write(desk, zoneId, 'STRIKE', key);
+  }
+}
