@@ -4,6 +4,8 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -42,6 +44,19 @@ public class KeptTest {
                             .status(),
                     201);
             assertEquals(app.get(floor.path()).text(), before);
+        }
+    }
+
+    @Test
+    public void the_data_folder_may_be_named_from_where_one_stands() {
+        var folder = Path.of("target", "kept-" + UUID.randomUUID());
+        Floor floor;
+        try (App app = App.start(folder, CLOCK)) {
+            floor = app.floor("Near by");
+        }
+        assertTrue(Files.exists(folder.resolve("openslab.mv.db")));
+        try (App app = App.start(folder.toAbsolutePath(), CLOCK)) {
+            assertEquals(app.get(floor.path()).status(), 200);
         }
     }
 
