@@ -40,7 +40,7 @@
           <td><FigureButton figure={part.volume} text="{part.volume.value.toFixed(2)} L" /></td>
           <td><FigureButton figure={part.mass} /></td>
           <td class="scale"
-            ><FigureButton figure={target.mass} text="{target.mass.value.toFixed(2)} kg" /></td
+            ><FigureButton figure={target.mass} /> <small>{target.mass.also}</small></td
           >
         </tr>
       {/each}

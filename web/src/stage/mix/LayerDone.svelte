@@ -39,35 +39,37 @@
 </script>
 
 <section>
-  <Trouble problem={sending.problem} shown={['by', ...fields.map((f) => `values.${f.id}`)]} />
-  <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
-  {#if mixing}
-    {#each fields as field (field.id)}
-      <FieldEntry
-        {field}
-        units={job.facts.units as Units}
-        bind:value={() => values[field.id] ?? '', (v) => (values[field.id] = v)}
-        fault={sending.fault(`values.${field.id}`)}
-      />
-    {/each}
-  {/if}
-  <div class="buttons">
-    {#if liquid && layer.started !== 'COATED'}
-      {#if mixing}
-        <Button kind="main" disabled={sending.busy} onclick={() => void log('BATCH')}
-          >Save batch</Button
-        >
-        <Button kind="quiet" onclick={() => (mixing = false)}>Not now</Button>
-      {:else}
-        <Button kind="main" onclick={start}>Batch mixed</Button>
+  {#if layer.started !== 'COATED'}
+    <Trouble problem={sending.problem} shown={['by', ...fields.map((f) => `values.${f.id}`)]} />
+    <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
+    {#if mixing}
+      {#each fields as field (field.id)}
+        <FieldEntry
+          {field}
+          units={job.facts.units as Units}
+          bind:value={() => values[field.id] ?? '', (v) => (values[field.id] = v)}
+          fault={sending.fault(`values.${field.id}`)}
+        />
+      {/each}
+    {/if}
+    <div class="buttons">
+      {#if liquid}
+        {#if mixing}
+          <Button kind="main" disabled={sending.busy} onclick={() => void log('BATCH')}
+            >Save batch</Button
+          >
+          <Button kind="quiet" onclick={() => (mixing = false)}>Not now</Button>
+        {:else}
+          <Button kind="main" onclick={start}>Batch mixed</Button>
+        {/if}
       {/if}
-    {/if}
-    {#if !mixing && layer.started !== 'COATED'}
-      <Button disabled={sending.busy} onclick={() => void log('COAT')}
-        >{liquid ? 'Coat done' : 'Flake thrown'}</Button
-      >
-    {/if}
-  </div>
+      {#if !mixing}
+        <Button disabled={sending.busy} onclick={() => void log('COAT')}
+          >{liquid ? 'Coat done' : 'Flake thrown'}</Button
+        >
+      {/if}
+    </div>
+  {/if}
   {#if layer.batchesLogged > 0}
     <p>
       {layer.batchesLogged}

@@ -162,6 +162,13 @@
     font-size: 14px;
   }
 
+  @media (max-width: 759px) {
+    dl {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+    }
+  }
+
   @media (max-width: 1100px) {
     .columns {
       grid-template-columns: minmax(0, 1fr);

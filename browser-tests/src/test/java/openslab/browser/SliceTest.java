@@ -223,8 +223,8 @@ public class SliceTest {
                 "64.7 fl oz",
                 "11.72" + NBSP + "lb",
                 "4.35" + NBSP + "lb",
-                "5.32 kg",
-                "7.29 kg",
+                "5.32" + NBSP + "kg",
+                "7.29" + NBSP + "kg",
                 "358.00")) {
             assertThat(main).containsText(figure);
         }

@@ -195,7 +195,9 @@ class DemoWorld implements ApplicationRunner {
                 .batch("primer", "2.2 gal", "575 ft²")
                 .hoursAgo(44)
                 .coat("primer");
-        north.hoursAgo(13.6).batch("body", "3.9 gal", "574 ft²").hoursAgo(12.9).batch("body", "3.9 gal", "574 ft²");
+        for (double hoursAgo : List.of(13.6, 13.2, 12.8)) {
+            north.hoursAgo(hoursAgo).batch("body", "2.63 gal", "383 ft²");
+        }
         north.hoursAgo(13.4).coat("body").hoursAgo(13.2).coat("flake");
         north.note("Roller door left open a hand's breadth. Flake bag split in two before the first stir.");
         north.hoursAgo(2).climate("61 °F", "64 %", "58 °F");
