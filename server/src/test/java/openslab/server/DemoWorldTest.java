@@ -148,7 +148,7 @@ public class DemoWorldTest {
         // 42' 6" × 29' 3" less 10' 6" × 9': 1148.6 ft² by hand
         assertEquals(north.path("area").path("text").asString(), "1149\u00a0ft²");
         assertEquals(north.path("survey").path("verdict").asString(), "WATCH");
-        assertEquals(north.path("layers").path(1).path("batchesLogged").asInt(), 2);
+        assertEquals(north.path("layers").path(1).path("batchesLogged").asInt(), 3);
         // the sheet says 20 h at 50 °F and 15 h at 60 °F; at 58 °F log-interpolated 20·(15/20)^0.8 = 15.89 h, logged
         // 13.4 h ago
         assertEquals(north.path("next").path("at").asString(), "2026-05-04T14:29:18Z");
