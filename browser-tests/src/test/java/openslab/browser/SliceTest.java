@@ -26,7 +26,7 @@ import org.testng.annotations.Test;
  * body coat    441 / 160 · 1.1 = 3.03 gal; 1604.17 / 160 = 10.0 mil
  * batches      pot life 45 min at 70 °F, 11 ft²/min, 80 %: 396 ft² a batch, so 2 of 220.5 ft², shown 221, 1.516 gal each
  *              A 2/3 = 129.4 fl oz = 1.0106 gal · 11.6 lb/gal = 11.72 lb = 5.32 kg
- *              B 1/3 = 64.7 fl oz = 0.5053 gal · 8.6 = 4.35 lb = 1.97 kg; scale 5.32, then 7.29 kg
+ *              B 1/3 = 64.7 fl oz = 0.5053 gal · 8.6 = 4.35 lb = 1.97 kg; scale 5.32, then 7.29 kg (16.07 lb)
  * kits         3.03 gal: 3 gal 232.00 + 1.5 gal 126.00 = 358.00
  * flake        441 · 0.12 · 1.1 = 58.2 lb in 2 bays of 29.1 lb; 40 lb 128.00 + 2 · 10 lb 72.00 = 200.00
  * clocks       primer at 09:00: window 6 h to 36 h at 70 °F, 15:00 to Tue 21:00
@@ -229,7 +229,7 @@ public class SliceTest {
             assertThat(main).containsText(figure);
         }
         assertThat(main).containsText("2 equal batches");
-        main.getByText("7.29 kg").click();
+        main.getByText("16.07" + NBSP + "lb").click();
         assertThat(hands.page().getByLabel("The working")).containsText("sB = mA+mB");
         hands.page().keyboard().press("Escape");
         hands.climbTo("Broadcast");
