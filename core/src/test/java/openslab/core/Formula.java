@@ -1,9 +1,15 @@
 package openslab.core;
 
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+
+import java.util.HashMap;
 import java.util.Map;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Line;
 
 /** Evaluates a formula as a working shows it, so that what is shown can be run: + - · / ^ ( ) , ln exp ceil min max. */
-final class Formula {
+public final class Formula {
     private final String text;
     private final Map<String, Double> known;
     private int at;
@@ -11,6 +17,24 @@ final class Formula {
     private Formula(String text, Map<String, Double> known) {
         this.text = text.replace(" ", "");
         this.known = known;
+    }
+
+    /** Computes every step again from the lines above it. @return how many steps there were */
+    public static int assertRecomputes(Figure figure) {
+        Map<String, Double> above = new HashMap<>();
+        int steps = 0;
+        for (Line line : figure.lines()) {
+            if (!line.isGiven()) {
+                double again = value(line.formula(), above);
+                assertEquals(line.value(), again, 1e-9 * Math.max(1, Math.abs(again)), figure.label() + ": " + line);
+                steps++;
+            }
+            above.put(line.symbol(), line.value());
+        }
+        assertEquals(
+                figure.value(), figure.lines().get(figure.lines().size() - 1).value(), figure.label());
+        assertFalse(figure.source().sentence().isBlank());
+        return steps;
     }
 
     static double value(String text, Map<String, Double> known) {
@@ -31,9 +55,18 @@ final class Formula {
     }
 
     private double product() {
-        double value = factor();
+        double value = power();
         while (peek() == '·' || peek() == '/') {
-            value = text.charAt(at++) == '·' ? value * factor() : value / factor();
+            value = text.charAt(at++) == '·' ? value * power() : value / power();
+        }
+        return value;
+    }
+
+    private double power() {
+        double value = factor();
+        if (peek() == '^') {
+            at++;
+            return Math.pow(value, factor());
         }
         return value;
     }

@@ -5,7 +5,6 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -164,21 +163,7 @@ public class ZoneReportTest {
         assertTrue(figures.size() > 60, figures.size() + " figures");
         int steps = 0;
         for (Figure figure : figures) {
-            Map<String, Double> above = new HashMap<>();
-            for (Line line : figure.lines()) {
-                if (!line.isGiven()) {
-                    double again = Formula.value(line.formula(), above);
-                    assertEquals(
-                            line.value(), again, 1e-9 * Math.max(1, Math.abs(again)), figure.label() + ": " + line);
-                    steps++;
-                }
-                above.put(line.symbol(), line.value());
-            }
-            assertEquals(
-                    figure.value(),
-                    figure.lines().get(figure.lines().size() - 1).value(),
-                    figure.label());
-            assertFalse(figure.source().sentence().isBlank());
+            steps += Formula.assertRecomputes(figure);
         }
         assertTrue(steps > 80, steps + " steps");
     }

@@ -1,0 +1,244 @@
+package openslab.core.floor.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import openslab.core.floor.Outline;
+import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.walk.Residual;
+import openslab.core.floor.walk.Run;
+import openslab.core.floor.walk.Walk;
+import openslab.core.quantity.Dimension;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.UnitSystem;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.union.UnaryUnionOp;
+
+/**
+ * What follows from a room.
+ *
+ * @param walls one for every run, in order
+ * @param outline its whole ring, curves drawn by points
+ * @param pieces what the cuts part it into, openings left out
+ * @param doubts empty where it can be built on
+ */
+public record RoomPlan(
+        String id,
+        String name,
+        Walk.Closed closed,
+        List<Wall> walls,
+        Outline outline,
+        List<DrawnOpening> openings,
+        List<Piece> pieces,
+        Quantities quantities,
+        List<Doubt> doubts) {
+
+    /** @param name of its ends, "A–B"; {@code points} from end to end; {@code lengthM} along it, as adjusted */
+    public record Wall(String run, String name, List<Corner> points, double lengthM, double typedM) {}
+
+    public record DrawnOpening(String id, String name, Room.Opening.Kind kind, List<Corner> ring, double areaM2) {}
+
+    /**
+     * A part of the floor.
+     *
+     * @param rings the outer one first, then round what is left out
+     * @param zoneId whose it is; empty where no zone has claimed it
+     * @param label a place well inside
+     */
+    public record Piece(
+            List<List<Corner>> rings, double areaM2, double perimeterM, Optional<String> zoneId, Corner label) {}
+
+    public static RoomPlan of(Room room, UnitSystem system) {
+        Walk.Closed closed = room.walk().close();
+        List<Wall> walls = walls(room.walk().runs(), closed.corners());
+        var ring = new ArrayList<Corner>();
+        for (Wall wall : walls) {
+            ring.addAll(wall.points().subList(0, wall.points().size() - 1));
+        }
+        var outline = new Outline(ring);
+        var doubts = new ArrayList<Doubt>();
+        closure(room, closed, system).ifPresent(doubts::add);
+        Polygon floor = Shapes2D.polygon(ring);
+        List<DrawnOpening> openings =
+                room.openings().stream().map(RoomPlan::drawn).toList();
+        List<Piece> pieces = List.of();
+        double openM2 = 0;
+        if (!floor.isValid()) {
+            doubts.add(crossing(walls));
+        } else {
+            Geometry open = open(openings);
+            openings.stream()
+                    .filter(o -> !floor.covers(Shapes2D.polygon(o.ring())))
+                    .forEach(o -> doubts.add(outside(o)));
+            Geometry coated = openings.isEmpty() ? floor : floor.difference(open);
+            openM2 = floor.getArea() - coated.getArea();
+            pieces = pieces(room, coated);
+        }
+        var quantities = Quantities.of(room, walls, outline, openM2, system);
+        return new RoomPlan(
+                room.id(), room.name(), closed, walls, outline, openings, pieces, quantities, List.copyOf(doubts));
+    }
+
+    private static List<Wall> walls(List<Run> runs, List<Corner> corners) {
+        var walls = new ArrayList<Wall>(runs.size());
+        for (int i = 0; i < runs.size(); i++) {
+            Run run = runs.get(i);
+            Corner from = corners.get(i);
+            Corner to = corners.get((i + 1) % corners.size());
+            var points = new ArrayList<Corner>();
+            points.add(from);
+            points.addAll(run.bow().between(from, to));
+            points.add(to);
+            double chord = Math.hypot(to.x() - from.x(), to.y() - from.y());
+            walls.add(new Wall(
+                    run.id(),
+                    cornerName(i) + "–" + cornerName((i + 1) % runs.size()),
+                    List.copyOf(points),
+                    run.bow().lengthM(chord),
+                    run.lengthM()));
+        }
+        return List.copyOf(walls);
+    }
+
+    /** A, B … Z, AA, AB … */
+    public static String cornerName(int index) {
+        String last = String.valueOf((char) ('A' + index % 26));
+        return index < 26 ? last : cornerName(index / 26 - 1) + last;
+    }
+
+    private static DrawnOpening drawn(Room.Opening opening) {
+        List<Corner> ring = opening.ring().corners();
+        return new DrawnOpening(
+                opening.id(), opening.name(), opening.kind(), List.copyOf(ring), new Outline(ring).areaM2());
+    }
+
+    private static Geometry open(List<DrawnOpening> openings) {
+        return UnaryUnionOp.union(
+                openings.stream().map(o -> Shapes2D.polygon(o.ring())).toList(), Shapes2D.FACTORY);
+    }
+
+    private static List<Piece> pieces(Room room, Geometry coated) {
+        List<LineString> lines = room.cuts().stream()
+                .map(c -> Shapes2D.through(c.from(), c.to(), coated))
+                .toList();
+        return Shapes2D.cut(coated, lines).stream()
+                .map(polygon -> piece(room, polygon))
+                .toList();
+    }
+
+    private static Piece piece(Room room, Polygon polygon) {
+        var rings = new ArrayList<List<Corner>>();
+        rings.add(Shapes2D.corners(polygon.getExteriorRing()));
+        for (int i = 0; i < polygon.getNumInteriorRing(); i++) {
+            rings.add(Shapes2D.corners(polygon.getInteriorRingN(i)));
+        }
+        Optional<String> zone = room.marks().stream()
+                .filter(m -> polygon.covers(
+                        Shapes2D.FACTORY.createPoint(new org.locationtech.jts.geom.Coordinate(m.in().x(), m.in().y()))))
+                .map(Room.ZoneMark::zoneId)
+                .findFirst();
+        var inside = polygon.getInteriorPoint();
+        return new Piece(
+                List.copyOf(rings),
+                polygon.getArea(),
+                polygon.getExteriorRing().getLength(),
+                zone,
+                new Corner(inside.getX(), inside.getY()));
+    }
+
+    private static Optional<Doubt> closure(Room room, Walk.Closed closed, UnitSystem system) {
+        if (closed.holds()) {
+            return Optional.empty();
+        }
+        String off = Show.in(system, Dimension.LENGTH, closed.closure().lengthM());
+        List<String> where =
+                closed.suspects().stream().map(Walk.Suspect::id).distinct().toList();
+        if (closed.method() == Walk.Method.ADJUSTED) {
+            Walk.Suspect first = closed.suspects().get(0);
+            return Optional.of(new Doubt(
+                    "misread",
+                    "One measure does not fit the others",
+                    named(room, first) + " read " + read(first, system),
+                    "every measure within its own spread",
+                    "With measures across, each one is checked by the others; this one stands out.",
+                    "Measure " + named(room, first) + " again.",
+                    where));
+        }
+        return Optional.of(new Doubt(
+                "closure",
+                "The walls do not close",
+                off + " short of the first corner",
+                "at most " + Show.in(system, Dimension.LENGTH, closed.closure().toleranceM()),
+                "What does not close was misread somewhere, and its area is a guess.",
+                remedy(room, closed.suspects(), system),
+                where));
+    }
+
+    private static String remedy(Room room, List<Walk.Suspect> suspects, UnitSystem system) {
+        if (suspects.isEmpty()) {
+            return "No single wall explains it: walk round again, or measure a diagonal.";
+        }
+        var walls = suspects.stream()
+                .map(s -> named(room, s) + " ("
+                        + s.wouldBe().map(v -> would(s.kind(), v, system)).orElse("")
+                        + " would close)")
+                .toList();
+        return "Measure again: " + String.join(", or ", walls) + ".";
+    }
+
+    private static String would(Residual.Kind kind, double value, UnitSystem system) {
+        return kind == Residual.Kind.TURN ? "a turn of " + degrees(value) : Show.in(system, Dimension.LENGTH, value);
+    }
+
+    private static String read(Walk.Suspect suspect, UnitSystem system) {
+        return suspect.kind() == Residual.Kind.TURN
+                ? degrees(suspect.measured())
+                : Show.in(system, Dimension.LENGTH, suspect.measured());
+    }
+
+    private static String degrees(double radians) {
+        double degrees = Math.toDegrees(radians);
+        return String.format(Locale.ROOT, "%.1f° %s", Math.abs(degrees), degrees < 0 ? "right" : "left");
+    }
+
+    private static String named(Room room, Walk.Suspect suspect) {
+        List<Run> runs = room.walk().runs();
+        for (int i = 0; i < runs.size(); i++) {
+            if (runs.get(i).id().equals(suspect.id())) {
+                return suspect.kind() == Residual.Kind.TURN
+                        ? "the corner at " + cornerName(i)
+                        : "wall " + cornerName(i) + "–" + cornerName((i + 1) % runs.size());
+            }
+        }
+        return room.walk().checks().stream()
+                .filter(c -> c.id().equals(suspect.id()))
+                .map(c -> "check " + cornerName(c.from()) + "–" + cornerName(c.to()))
+                .findFirst()
+                .orElse(suspect.id());
+    }
+
+    private static Doubt crossing(List<Wall> walls) {
+        return new Doubt(
+                "crossing",
+                "The walls cross one another",
+                walls.size() + " walls that meet between their corners",
+                "walls that meet only at corners",
+                "A floor whose walls cross has no area.",
+                "Look for a turn keyed the wrong way.",
+                List.of());
+    }
+
+    private static Doubt outside(DrawnOpening opening) {
+        return new Doubt(
+                "outside",
+                opening.name() + " reaches outside the floor",
+                "partly beyond the walls",
+                "wholly within them",
+                "Only what lies on the floor is taken off its area; the rest was left out of account.",
+                "Measure where it stands again.",
+                List.of(opening.id()));
+    }
+}

@@ -1,0 +1,309 @@
+package openslab.core.floor;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
+import openslab.core.Cases;
+import openslab.core.Formula;
+import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.plan.Ring;
+import openslab.core.floor.plan.Room;
+import openslab.core.floor.plan.RoomPlan;
+import openslab.core.floor.walk.Run;
+import openslab.core.floor.walk.Walk;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.UnitSystem;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Plans: areas against closed forms and the geometry library, zones that add up, quantities with their working. */
+public class PlanTest {
+    private static final double FOOT = Tape.FOOT;
+    private static final double L = Math.PI / 2;
+
+    @DataProvider
+    Object[][] floors() {
+        return Cases.read("floors.csv");
+    }
+
+    @Test(dataProvider = "floors")
+    public void a_floor_has_its_area(Cases floor) {
+        RoomPlan plan = RoomPlan.of(Room.of("a", floor.text("name"), Tape.walk(floor.text("walk"))), UnitSystem.US);
+        double area = floor.number("area");
+        assertEquals(plan.quantities().gross().value(), area, 1e-9 * area);
+        assertEquals(jts(plan.outline()) / FOOT / FOOT, area, 1e-9 * area);
+        assertEquals(plan.doubts(), List.of());
+        assertEquals(plan.pieces().size(), 1);
+        assertEquals(plan.pieces().get(0).areaM2() / FOOT / FOOT, area, 1e-9 * area);
+        figures(plan).forEach(PlanTest::assertWorking);
+    }
+
+    private static double jts(Outline outline) {
+        var ring = new ArrayList<Coordinate>();
+        outline.corners().forEach(c -> ring.add(new Coordinate(c.x(), c.y())));
+        ring.add(ring.get(0));
+        return new GeometryFactory()
+                .createPolygon(ring.toArray(Coordinate[]::new))
+                .getArea();
+    }
+
+    private static List<Figure> figures(RoomPlan plan) {
+        var q = plan.quantities();
+        var figures = new ArrayList<>(List.of(q.gross(), q.net(), q.trueArea(), q.perimeter()));
+        figures.addAll(q.lengths());
+        figures.addAll(q.fills());
+        return figures;
+    }
+
+    private static void assertWorking(Figure figure) {
+        Formula.assertRecomputes(figure);
+    }
+
+    /** A star-shaped ring never crosses itself, whatever its radii. */
+    private static Walk random(Random random, int corners) {
+        var ring = new ArrayList<Corner>();
+        for (int i = 0; i < corners; i++) {
+            double a = 2 * Math.PI * (i + 0.8 * random.nextDouble()) / corners;
+            double r = 3 + 9 * random.nextDouble();
+            ring.add(new Corner(r * Math.cos(a), r * Math.sin(a)));
+        }
+        return walk(ring);
+    }
+
+    private static Walk walk(List<Corner> ring) {
+        var runs = new ArrayList<Run>();
+        double heading = 0;
+        for (int i = 0; i < ring.size(); i++) {
+            Corner from = ring.get(i);
+            Corner to = ring.get((i + 1) % ring.size());
+            double bearing = Math.atan2(to.y() - from.y(), to.x() - from.x());
+            runs.add(Run.straight("r" + i, Math.hypot(to.x() - from.x(), to.y() - from.y()), bearing - heading));
+            heading = bearing;
+        }
+        return new Walk(runs, List.of());
+    }
+
+    @Test
+    public void zones_and_openings_add_up_to_the_floor() {
+        var random = new Random(11);
+        for (int trial = 0; trial < 300; trial++) {
+            Walk walk = random(random, 5 + random.nextInt(40));
+            List<Corner> ring = RoomPlan.of(Room.of("a", "a", walk), UnitSystem.METRIC)
+                    .outline()
+                    .corners();
+            double cx = ring.stream().mapToDouble(Corner::x).average().orElseThrow();
+            double cy = ring.stream().mapToDouble(Corner::y).average().orElseThrow();
+            var openings = IntStream.range(0, random.nextInt(4))
+                    .mapToObj(i -> new Room.Opening(
+                            "o" + i,
+                            "Column",
+                            Room.Opening.Kind.COLUMN,
+                            new Ring.Circle(new Corner(cx + random.nextGaussian(), cy + random.nextGaussian()), 0.4)))
+                    .toList();
+            var cuts = IntStream.range(0, 1 + random.nextInt(4))
+                    .mapToObj(i -> new Room.Cut(
+                            "c" + i,
+                            new Corner(cx + random.nextGaussian(), cy + random.nextGaussian()),
+                            new Corner(cx + random.nextGaussian(), cy + random.nextGaussian())))
+                    .toList();
+            RoomPlan plan = RoomPlan.of(room(walk, openings, cuts), UnitSystem.METRIC);
+            double gross = plan.quantities().gross().base();
+            double net = plan.quantities().net().base();
+            double pieces =
+                    plan.pieces().stream().mapToDouble(RoomPlan.Piece::areaM2).sum();
+            assertEquals(pieces, net, 1e-9 * gross, "trial " + trial);
+            assertEquals(gross, new Outline(ring).areaM2(), 1e-9 * gross);
+            assertTrue(plan.pieces().size() >= 2 || !openings.isEmpty(), "trial " + trial);
+        }
+    }
+
+    private static Room room(Walk walk, List<Room.Opening> openings, List<Room.Cut> cuts) {
+        return new Room(
+                "a", "a", walk, List.of(), openings, List.of(), List.of(), List.of(), List.of(), List.of(), cuts,
+                List.of());
+    }
+
+    @Test
+    public void area_does_not_depend_on_where_or_how_one_walks() {
+        var random = new Random(5);
+        for (int trial = 0; trial < 200; trial++) {
+            Walk walk = random(random, 4 + random.nextInt(30));
+            double area = area(walk);
+            var ring = new ArrayList<>(walk.close().corners());
+            java.util.Collections.rotate(ring, random.nextInt(ring.size()));
+            if (random.nextBoolean()) {
+                java.util.Collections.reverse(ring);
+            }
+            double spin = random.nextDouble() * 7;
+            var moved = ring.stream()
+                    .map(c -> new Corner(
+                            c.x() * Math.cos(spin) - c.y() * Math.sin(spin) + 3,
+                            c.x() * Math.sin(spin) + c.y() * Math.cos(spin) - 8))
+                    .toList();
+            assertEquals(area(walk(moved)), area, 1e-9 * area, "trial " + trial);
+        }
+    }
+
+    private static double area(Walk walk) {
+        return RoomPlan.of(Room.of("a", "a", walk), UnitSystem.US)
+                .quantities()
+                .gross()
+                .base();
+    }
+
+    @Test
+    public void five_risers_have_four_treads_between_them() {
+        var stair = new Room.Stair("s", "Front steps", 4 * FOOT, 5, 7 * FOOT / 12, 11 * FOOT / 12);
+        Room room = new Room(
+                "a",
+                "Porch",
+                Tape.walk("10|L 6|L 10|L 6"),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(stair),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of());
+        RoomPlan plan = RoomPlan.of(room, UnitSystem.US);
+        // 60 + 4·(5·7/12 + 4·11/12) = 60 + 4·6.5833 = 86.33 ft², nosings 5·4 = 20 ft, by hand
+        assertEquals(plan.quantities().trueArea().value(), 60 + 4 * (35 + 44) / 12.0, 1e-9);
+        assertEquals(named(plan, "nosings").value(), 20, 1e-9);
+        figures(plan).forEach(PlanTest::assertWorking);
+    }
+
+    /** 12 ft level and 1 ft up at 4 ft wide: 4·(√145 - 12) = 0.1664 ft² more than it looks. */
+    @Test
+    public void a_ramp_is_longer_than_it_looks() {
+        var ramp = new Room.Ramp("p", "Ramp", new Ring.Box(new Corner(0, 0), 12 * FOOT, 4 * FOOT, 0), FOOT);
+        Room room = new Room(
+                "a",
+                "Loading bay",
+                Tape.walk("20|L 10|L 20|L 10"),
+                List.of(),
+                List.of(),
+                List.of(ramp),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of());
+        RoomPlan plan = RoomPlan.of(room, UnitSystem.US);
+        assertEquals(plan.quantities().trueArea().value(), 200 + 4 * (Math.sqrt(145) - 12), 1e-9);
+        assertEquals(plan.quantities().net().value(), 200, 1e-9);
+    }
+
+    /** STANDARDS 11.4: r 1 in takes 2.575 in³ a foot; a 4 in face 1/8 in thick besides, 3.063 gal for 100 ft. */
+    @Test
+    public void a_cove_takes_what_the_fillet_says() {
+        double inch = FOOT / 12;
+        var cove = new Room.Cove(inch, 4 * inch, inch / 8, 0);
+        var edges = List.of(new Room.Edge("r0", true, true, true, cove));
+        Room room = new Room(
+                "a",
+                "Kitchen",
+                Tape.walk("103|L 10|L 103|L 10"),
+                edges,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(new Room.Door("d", "r0", FOOT, 3 * FOOT, true)),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of());
+        RoomPlan plan = RoomPlan.of(room, UnitSystem.US);
+        assertEquals(named(plan, "cove").value(), 100, 1e-9);
+        assertEquals(named(plan, "to mask").value(), 226 - 3, 1e-9);
+        assertEquals(named(plan, "cove mortar").base() / 3.785411784, 3.063, 0.0005);
+        figures(plan).forEach(PlanTest::assertWorking);
+    }
+
+    private static Figure named(RoomPlan plan, String label) {
+        return figures(plan).stream()
+                .filter(f -> f.label().equals(label))
+                .findFirst()
+                .orElseThrow(
+                        () -> new AssertionError(plan.quantities().lengths().toString()));
+    }
+
+    @Test
+    public void a_column_comes_off_and_one_in_the_wall_is_told() {
+        Walk hall = Tape.walk("30|L 20|L 30|L 20");
+        var inside = new Room.Opening(
+                "in", "Column", Room.Opening.Kind.COLUMN, new Ring.Box(new Corner(3, 3), 0.5, 0.5, 0.3));
+        var across =
+                new Room.Opening("out", "Pier", Room.Opening.Kind.COLUMN, new Ring.Box(new Corner(-0.5, 1), 1, 1, 0));
+        RoomPlan plan = RoomPlan.of(room(hall, List.of(inside, across), List.of()), UnitSystem.METRIC);
+        assertEquals(plan.quantities().net().base(), 600 * FOOT * FOOT - 0.25 - 0.5, 1e-9);
+        assertEquals(plan.doubts().size(), 1);
+        assertEquals(plan.doubts().get(0).where(), List.of("out"));
+    }
+
+    @Test
+    public void overlapping_openings_are_taken_off_once() {
+        Walk hall = Tape.walk("30|L 20|L 30|L 20");
+        var one = new Room.Opening("a", "Pit", Room.Opening.Kind.CUT_OUT, new Ring.Box(new Corner(1, 1), 2, 2, 0));
+        var two = new Room.Opening("b", "Pit", Room.Opening.Kind.CUT_OUT, new Ring.Box(new Corner(2, 1), 2, 2, 0));
+        RoomPlan plan = RoomPlan.of(room(hall, List.of(one, two), List.of()), UnitSystem.METRIC);
+        assertEquals(plan.quantities().net().base(), 600 * FOOT * FOOT - 6, 1e-9);
+    }
+
+    @Test
+    public void walls_that_cross_have_no_area_to_build_on() {
+        RoomPlan plan = RoomPlan.of(
+                Room.of("a", "a", Tape.walk("10|L135 14.142135623730951|R135 10|R135 14.142135623730951")),
+                UnitSystem.US);
+        assertTrue(
+                plan.doubts().stream().anyMatch(d -> d.rule().equals("crossing")),
+                plan.doubts().toString());
+        assertEquals(plan.pieces(), List.of());
+    }
+
+    @Test
+    public void a_floor_that_does_not_close_says_which_wall_to_measure_again() {
+        RoomPlan plan = RoomPlan.of(Room.of("a", "a", Tape.walk("24|L 20|L 25|L 20")), UnitSystem.US);
+        assertFalse(plan.closed().holds());
+        assertEquals(plan.doubts().get(0).rule(), "closure");
+        assertTrue(
+                plan.doubts().get(0).remedy().contains("wall A–B (25.00\u00a0ft would close)"),
+                plan.doubts().toString());
+        assertTrue(plan.doubts().get(0).remedy().contains("wall C–D (24.00\u00a0ft would close)"));
+    }
+
+    @Test
+    public void a_zone_is_the_part_it_was_marked_in() {
+        Walk hall = Tape.walk("30|L 20|L 30|L 20");
+        var cut = new Room.Cut("c", new Corner(4, 1), new Corner(4, 2));
+        Room room = new Room(
+                "a",
+                "a",
+                hall,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(cut),
+                List.of(new Room.ZoneMark("west", new Corner(1, 1))));
+        RoomPlan plan = RoomPlan.of(room, UnitSystem.METRIC);
+        assertEquals(plan.pieces().size(), 2);
+        RoomPlan.Piece west = plan.pieces().stream()
+                .filter(p -> p.zoneId().isPresent())
+                .findFirst()
+                .orElseThrow();
+        assertEquals(west.areaM2(), 4 * 20 * FOOT, 1e-9);
+    }
+}
