@@ -1,0 +1,265 @@
+package openslab.core.floor.level;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.PriorityQueue;
+import openslab.core.floor.Outline.Corner;
+import openslab.core.quantity.Require;
+
+/**
+ * Heights on a square grid, row by row from the origin; NaN where nothing was read.
+ *
+ * @param origin of the first reading, m
+ * @param stepM between readings, both ways
+ * @param columns how many readings a row has
+ */
+public record Heights(Corner origin, double stepM, int columns, double[] heightsM) {
+    private static final double FLAT_M = 1e-9;
+
+    public Heights {
+        Require.positive(stepM, "step");
+        Require.that(columns >= 2, "columns must be at least 2, got %s", columns);
+        Require.that(
+                heightsM.length >= 4 && heightsM.length % columns == 0,
+                "heights must fill at least 2 rows, got %s",
+                heightsM.length);
+        heightsM = heightsM.clone();
+    }
+
+    /** One height read somewhere. */
+    public record Reading(Corner at, double heightM) {}
+
+    /**
+     * Water that stays: a hollow, or several that meet.
+     *
+     * @param deepest where
+     */
+    public record LowSpot(Corner deepest, double depthM, double areaM2, double volumeL) {}
+
+    /** A line of one height. */
+    public record Contour(double heightM, List<Corner> ends) {}
+
+    public int rows() {
+        return heightsM.length / columns;
+    }
+
+    public double at(int row, int column) {
+        return heightsM[row * columns + column];
+    }
+
+    private Corner place(int cell) {
+        return new Corner(origin.x() + cell % columns * stepM, origin.y() + cell / columns * stepM);
+    }
+
+    /**
+     * The hollows, deepest first: what stays behind if water may run off where the readings end, and at {@code outlets}
+     * (drains). By priority flood (Barnes, Lehman and Mulla, Computers and Geosciences 62, 2014; from memory).
+     */
+    public List<LowSpot> lowSpots(List<Corner> outlets) {
+        double[] water = flooded(outlets);
+        var spots = new ArrayList<LowSpot>();
+        boolean[] seen = new boolean[water.length];
+        for (int cell = 0; cell < water.length; cell++) {
+            if (!seen[cell] && water[cell] - heightsM[cell] > FLAT_M) {
+                spots.add(spot(cell, water, seen));
+            }
+        }
+        spots.sort((a, b) -> Double.compare(b.depthM(), a.depthM()));
+        return List.copyOf(spots);
+    }
+
+    private double[] flooded(List<Corner> outlets) {
+        double[] water = new double[heightsM.length];
+        Arrays.fill(water, Double.NaN);
+        var queue = new PriorityQueue<double[]>((a, b) -> Double.compare(a[0], b[0]));
+        for (int cell = 0; cell < heightsM.length; cell++) {
+            if (!Double.isNaN(heightsM[cell]) && isRim(cell)) {
+                water[cell] = heightsM[cell];
+                queue.add(new double[] {water[cell], cell});
+            }
+        }
+        for (Corner outlet : outlets) {
+            int cell = nearest(outlet);
+            if (cell >= 0 && Double.isNaN(water[cell]) && !Double.isNaN(heightsM[cell])) {
+                water[cell] = heightsM[cell];
+                queue.add(new double[] {water[cell], cell});
+            }
+        }
+        while (!queue.isEmpty()) {
+            double[] top = queue.poll();
+            for (int next : neighbours((int) top[1])) {
+                if (Double.isNaN(water[next]) && !Double.isNaN(heightsM[next])) {
+                    water[next] = Math.max(heightsM[next], top[0]);
+                    queue.add(new double[] {water[next], next});
+                }
+            }
+        }
+        return water;
+    }
+
+    private boolean isRim(int cell) {
+        int row = cell / columns;
+        int column = cell % columns;
+        if (row == 0 || column == 0 || row == rows() - 1 || column == columns - 1) {
+            return true;
+        }
+        for (int next : neighbours(cell)) {
+            if (Double.isNaN(heightsM[next])) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private int[] neighbours(int cell) {
+        int column = cell % columns;
+        int[] around = new int[4];
+        int n = 0;
+        if (column > 0) {
+            around[n++] = cell - 1;
+        }
+        if (column < columns - 1) {
+            around[n++] = cell + 1;
+        }
+        if (cell >= columns) {
+            around[n++] = cell - columns;
+        }
+        if (cell + columns < heightsM.length) {
+            around[n++] = cell + columns;
+        }
+        return Arrays.copyOf(around, n);
+    }
+
+    private int nearest(Corner place) {
+        long column = Math.round((place.x() - origin.x()) / stepM);
+        long row = Math.round((place.y() - origin.y()) / stepM);
+        return column < 0 || column >= columns || row < 0 || row >= rows() ? -1 : (int) (row * columns + column);
+    }
+
+    private LowSpot spot(int from, double[] water, boolean[] seen) {
+        var pool = new ArrayDeque<Integer>(List.of(from));
+        seen[from] = true;
+        int deepest = from;
+        int cells = 0;
+        double depths = 0;
+        while (!pool.isEmpty()) {
+            int cell = pool.poll();
+            double depth = water[cell] - heightsM[cell];
+            cells++;
+            depths += depth;
+            if (depth > water[deepest] - heightsM[deepest]) {
+                deepest = cell;
+            }
+            for (int next : neighbours(cell)) {
+                if (!seen[next] && water[next] - heightsM[next] > FLAT_M) {
+                    seen[next] = true;
+                    pool.add(next);
+                }
+            }
+        }
+        double each = stepM * stepM;
+        return new LowSpot(place(deepest), water[deepest] - heightsM[deepest], cells * each, depths * each * 1000);
+    }
+
+    /**
+     * What brings every reading up to a plane, litres.
+     *
+     * @param heightM of the plane at {@code from}
+     * @param fall how much it falls from there for every metre away; 0 for a level
+     */
+    public double fillL(double heightM, Corner from, double fall) {
+        double sum = 0;
+        for (int cell = 0; cell < heightsM.length; cell++) {
+            Corner at = place(cell);
+            double plane = heightM - fall * Math.hypot(at.x() - from.x(), at.y() - from.y());
+            if (plane > heightsM[cell]) {
+                // a reading on the rim stands for half a square, one at the corner for a quarter
+                sum += (plane - heightsM[cell]) * share(cell);
+            }
+        }
+        return sum * stepM * stepM * 1000;
+    }
+
+    private double share(int cell) {
+        int row = cell / columns;
+        int column = cell % columns;
+        double across = column == 0 || column == columns - 1 ? 0.5 : 1;
+        double up = row == 0 || row == rows() - 1 ? 0.5 : 1;
+        return across * up;
+    }
+
+    /** Lines of one height, every {@code intervalM}, as short straight pieces (marching squares). */
+    public List<Contour> contours(double intervalM) {
+        Require.positive(intervalM, "interval");
+        double low = Double.POSITIVE_INFINITY;
+        double high = Double.NEGATIVE_INFINITY;
+        for (double h : heightsM) {
+            low = Double.isNaN(h) ? low : Math.min(low, h);
+            high = Double.isNaN(h) ? high : Math.max(high, h);
+        }
+        var contours = new ArrayList<Contour>();
+        for (double level = Math.ceil(low / intervalM) * intervalM; level <= high; level += intervalM) {
+            var ends = new ArrayList<Corner>();
+            for (int row = 0; row < rows() - 1; row++) {
+                for (int column = 0; column < columns - 1; column++) {
+                    cross(row, column, level, ends);
+                }
+            }
+            contours.add(new Contour(level, List.copyOf(ends)));
+        }
+        return List.copyOf(contours);
+    }
+
+    /** Adds the two ends of the line through one square, or four where two lines cross it. */
+    private void cross(int row, int column, double level, List<Corner> ends) {
+        double[] h = {at(row, column), at(row, column + 1), at(row + 1, column + 1), at(row + 1, column)};
+        int[][] offsets = {{0, 0}, {1, 0}, {1, 1}, {0, 1}};
+        var found = new ArrayList<Corner>(4);
+        for (int side = 0; side < 4; side++) {
+            double a = h[side];
+            double b = h[(side + 1) % 4];
+            if (Double.isNaN(a) || Double.isNaN(b)) {
+                return;
+            }
+            if (a < level != b < level) {
+                double t = (level - a) / (b - a);
+                int[] from = offsets[side];
+                int[] to = offsets[(side + 1) % 4];
+                found.add(new Corner(
+                        origin.x() + (column + from[0] + t * (to[0] - from[0])) * stepM,
+                        origin.y() + (row + from[1] + t * (to[1] - from[1])) * stepM));
+            }
+        }
+        ends.addAll(found);
+    }
+
+    /** Rows and columns, for F-numbers; gaps part a line in two. */
+    public List<double[]> lines() {
+        var lines = new ArrayList<double[]>();
+        for (int row = 0; row < rows(); row++) {
+            collect(row * columns, 1, columns, lines);
+        }
+        for (int column = 0; column < columns; column++) {
+            collect(column, columns, rows(), lines);
+        }
+        return lines;
+    }
+
+    private void collect(int from, int stride, int count, List<double[]> lines) {
+        int start = 0;
+        for (int i = 0; i <= count; i++) {
+            if (i == count || Double.isNaN(heightsM[from + i * stride])) {
+                if (i - start >= 3) {
+                    double[] line = new double[i - start];
+                    for (int k = start; k < i; k++) {
+                        line[k - start] = heightsM[from + k * stride];
+                    }
+                    lines.add(line);
+                }
+                start = i + 1;
+            }
+        }
+    }
+}

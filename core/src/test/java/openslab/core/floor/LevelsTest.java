@@ -1,0 +1,185 @@
+package openslab.core.floor;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Random;
+import openslab.core.Formula;
+import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.joint.SawCuts;
+import openslab.core.floor.level.FNumbers;
+import openslab.core.floor.level.Heights;
+import openslab.core.quantity.UnitSystem;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Heights, what stays on them, F-numbers, and where a new slab is cut. */
+public class LevelsTest {
+    private static final double INCH = 0.0254;
+
+    /** The worked set of STANDARDS 10.3: thirteen heights a foot apart give FF 48.7 and FL 59.5. */
+    @Test
+    public void f_numbers_of_the_worked_line() {
+        double[] inches = {0, .02, .05, .04, .06, .10, .09, .07, .08, .12, .13, .11, .10};
+        double[] metres = Arrays.stream(inches).map(i -> i * INCH).toArray();
+        FNumbers f = FNumbers.of(List.of(metres), UnitSystem.US);
+        assertEquals(f.flatness().orElseThrow().value(), 48.7, 0.05);
+        assertEquals(f.levelness().orElseThrow().value(), 59.5, 0.05);
+        Formula.assertRecomputes(f.flatness().get());
+        Formula.assertRecomputes(f.levelness().get());
+        // 25 over 2000 with 35 over 1000 is 27.33 (STANDARDS 10.3)
+        assertEquals(FNumbers.combined(2000, 25, 1000, 35), 27.33, 0.005);
+    }
+
+    @Test
+    public void too_few_heights_have_no_f_number() {
+        FNumbers f = FNumbers.of(List.of(new double[] {0, 0.001, 0.002}), UnitSystem.US);
+        assertTrue(f.flatness().isEmpty() && f.levelness().isEmpty());
+    }
+
+    private static Heights bowl(int n, double stepM, double depthM) {
+        double[] h = new double[n * n];
+        double middle = (n - 1) / 2.0;
+        for (int i = 0; i < h.length; i++) {
+            double r = Math.hypot(i % n - middle, i / n - middle) / (middle * 0.8);
+            h[i] = r >= 1 ? 0 : -depthM * (1 - r * r);
+        }
+        return new Heights(new Corner(0, 0), stepM, n, h);
+    }
+
+    /** A paraboloid of depth d and radius R holds π·R²·d/2. */
+    @Test
+    public void a_bowl_holds_half_of_its_cylinder() {
+        Heights heights = bowl(101, 0.05, 0.02);
+        List<Heights.LowSpot> spots = heights.lowSpots(List.of());
+        assertEquals(spots.size(), 1);
+        double radius = 50 * 0.8 * 0.05;
+        assertEquals(spots.get(0).depthM(), 0.02, 1e-12);
+        assertEquals(spots.get(0).volumeL(), Math.PI * radius * radius * 0.02 / 2 * 1000, 0.1);
+        assertEquals(spots.get(0).areaM2(), Math.PI * radius * radius, 0.1);
+        assertEquals(spots.get(0).deepest(), new Corner(2.5, 2.5));
+        assertEquals(heights.lowSpots(List.of(new Corner(2.5, 2.5))), List.of());
+        assertEquals(heights.fillL(0, new Corner(0, 0), 0), spots.get(0).volumeL(), 1e-6);
+    }
+
+    @Test
+    public void a_plane_has_no_low_spot_and_fills_as_a_wedge() {
+        int n = 21;
+        double[] h = new double[n * n];
+        for (int i = 0; i < h.length; i++) {
+            h[i] = -0.01 * (i % n);
+        }
+        var heights = new Heights(new Corner(0, 0), 0.5, n, h);
+        assertEquals(heights.lowSpots(List.of()), List.of());
+        // 10 m × 10 m, 0.2 m at the far side: half of 10·10·0.2 m³
+        assertEquals(heights.fillL(0, new Corner(0, 0), 0), 10_000, 1e-6);
+    }
+
+    /** Two bowls of different depth, joined only above the rim of the shallower: told apart, deepest first. */
+    @Test
+    public void low_spots_are_told_apart() {
+        int n = 40;
+        double[] h = new double[n * n];
+        h[5 * n + 5] = -0.004;
+        h[5 * n + 6] = -0.002;
+        h[30 * n + 20] = -0.009;
+        var spots = new Heights(new Corner(1, 1), 0.25, n, h).lowSpots(List.of());
+        assertEquals(spots.size(), 2);
+        assertEquals(spots.get(0).depthM(), 0.009, 1e-12);
+        assertEquals(spots.get(1).areaM2(), 2 * 0.0625, 1e-12);
+        assertEquals(spots.get(1).deepest(), new Corner(2.25, 2.25));
+    }
+
+    /** Flooding twice changes nothing, and no water stands above the rim: checked on random floors. */
+    @Test
+    public void filling_the_low_spots_leaves_none() {
+        var random = new Random(3);
+        for (int trial = 0; trial < 30; trial++) {
+            int n = 12;
+            double[] h = random.doubles(n * n, -0.01, 0.01).toArray();
+            for (int i = 0; i < 10; i++) {
+                h[random.nextInt(h.length)] = Double.NaN;
+            }
+            var heights = new Heights(new Corner(0, 0), 1, n, h);
+            double water = heights.lowSpots(List.of()).stream()
+                    .mapToDouble(Heights.LowSpot::volumeL)
+                    .sum();
+            assertTrue(water >= 0 && water < n * n * 0.02 * 1000);
+            assertTrue(heights.lowSpots(List.of()).stream().allMatch(s -> s.depthM() < 0.02));
+        }
+    }
+
+    @Test
+    public void contours_of_a_plane_are_straight_and_where_they_belong() {
+        int n = 11;
+        double[] h = new double[n * n];
+        for (int i = 0; i < h.length; i++) {
+            h[i] = 0.001 * (i % n) + 0.0005;
+        }
+        var contours = new Heights(new Corner(0, 0), 1, n, h).contours(0.002);
+        assertEquals(contours.size(), 5);
+        for (var contour : contours) {
+            double x = (contour.heightM() - 0.0005) / 0.001;
+            contour.ends().forEach(c -> assertEquals(c.x(), x, 1e-9));
+            assertEquals(contour.ends().size(), 2 * (n - 1));
+        }
+    }
+
+    /** thickness, early-entry, spacing at most and depth; STANDARDS 10.1: 30 thicknesses lie inside its ranges. */
+    @DataProvider
+    Object[][] slabs() {
+        return new Object[][] {
+            {6, false, 15.0, 1.5},
+            {5, false, 12.5, 1.25},
+            {4, true, 10.0, 1.0},
+            {4, false, 10.0, 1.0},
+            {8, false, 18.0, 2.0},
+            {10, true, 18.0, 2.5},
+        };
+    }
+
+    @Test(dataProvider = "slabs")
+    public void saw_cuts_follow_the_thickness(int inches, boolean early, double feet, double depth) {
+        var cuts = SawCuts.propose(new Corner(0, 0), new Corner(18, 10), inches * INCH, early, UnitSystem.US);
+        assertEquals(cuts.atMost().value(), feet, 1e-9);
+        assertEquals(cuts.depth().value(), depth, 1e-9);
+        Formula.assertRecomputes(cuts.atMost());
+        Formula.assertRecomputes(cuts.depth());
+    }
+
+    @Test
+    public void panels_are_near_square_and_small_enough() {
+        var random = new Random(9);
+        for (int trial = 0; trial < 500; trial++) {
+            double wide = 1 + random.nextDouble() * 60;
+            double deep = 1 + random.nextDouble() * 60;
+            var cuts = SawCuts.propose(
+                    new Corner(2, 3),
+                    new Corner(2 + wide, 3 + deep),
+                    0.1 + random.nextDouble() * 0.15,
+                    false,
+                    UnitSystem.METRIC);
+            double ratio =
+                    Math.max(cuts.apartAcrossM(), cuts.apartUpM()) / Math.min(cuts.apartAcrossM(), cuts.apartUpM());
+            assertTrue(ratio <= 1.5 + 1e-6, "ratio " + ratio);
+            assertTrue(Math.max(cuts.apartAcrossM(), cuts.apartUpM())
+                    <= cuts.atMost().base() + 1e-9);
+            int across = (int) Math.round(wide / cuts.apartAcrossM());
+            int up = (int) Math.round(deep / cuts.apartUpM());
+            assertEquals(cuts.lines().size(), across - 1 + up - 1);
+        }
+    }
+
+    @Test
+    public void lines_of_a_grid_are_its_rows_and_columns_parted_at_gaps() {
+        double[] h = new double[20];
+        h[7] = Double.NaN;
+        var lengths = new ArrayList<Integer>();
+        new Heights(new Corner(0, 0), 0.3048, 5, h).lines().forEach(l -> lengths.add(l.length));
+        // rows of 5: one has a gap after two, leaving two; columns of 4, one with its gap in the second place
+        assertEquals(lengths, List.of(5, 5, 5, 4, 4, 4, 4));
+    }
+}
