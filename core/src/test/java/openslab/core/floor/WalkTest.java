@@ -2,6 +2,7 @@ package openslab.core.floor;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
@@ -14,7 +15,13 @@ import openslab.core.floor.walk.Check;
 import openslab.core.floor.walk.Residual;
 import openslab.core.floor.walk.Run;
 import openslab.core.floor.walk.Simpson;
+import openslab.core.floor.walk.Turn;
 import openslab.core.floor.walk.Walk;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Measure;
+import openslab.core.quantity.TapeText;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
 import org.testng.annotations.Test;
 
 /** Walks round the walls: what closes, what is shared out, what is adjusted, and who is suspected. */
@@ -251,6 +258,65 @@ public class WalkTest {
             }
             // a swell to the left of the run turns the ring clockwise
             assertEquals(-twice / 2, bow.areaM2(8), 1e-10, bow.toString());
+        }
+    }
+
+    @Test
+    public void a_moved_corner_is_where_it_was_put_and_the_rest_stays() {
+        var random = new Random(21);
+        Walk room = walk(24, 0, 20, L, 9, L, 2, R, 6, L, 2, L, 9, R, 20, L);
+        for (int corner = 0; corner < 8; corner++) {
+            var before = room.close().corners();
+            var to = new Corner(
+                    before.get(corner).x() + random.nextDouble() / 3,
+                    before.get(corner).y() - random.nextDouble() / 3);
+            Walk moved = room.moved(corner, to);
+            var closed = moved.close();
+            assertTrue(closed.closure().lengthM() < 1e-9, "corner " + corner);
+            Corner origin = corner == 0 ? to : before.get(0);
+            for (int i = 0; i < 8; i++) {
+                Corner expected = i == corner ? to : before.get(i);
+                assertEquals(closed.corners().get(i).x(), expected.x() - origin.x(), 1e-9);
+                assertEquals(closed.corners().get(i).y(), expected.y() - origin.y(), 1e-9);
+            }
+            assertEquals(moved.runs().get((corner + 3) % 8), room.runs().get((corner + 3) % 8));
+        }
+    }
+
+    /** As typed, in degrees left. */
+    @Test
+    public void turns_are_read_and_written_again() {
+        Object[][] turns = {
+            {"L", 90.0}, {"r", -90.0}, {"S", 0.0}, {"L 45", 45.0}, {"22.5 R", -22.5}, {"R45°", -45.0}, {"l 180", 180.0}
+        };
+        for (Object[] turn : turns) {
+            double radians = Turn.parse("turn", (String) turn[0]);
+            assertEquals(Math.toDegrees(radians), (double) turn[1], 1e-12, (String) turn[0]);
+            assertEquals(Turn.parse("turn", Turn.text(radians)), radians, 1e-9);
+        }
+        for (String bad : new String[] {"", "left", "90", "L 181", "S 5", "L R", "L45R", "L -3", "L NaN", "<b>"}) {
+            assertThrows(InvalidInput.class, () -> Turn.parse("turn", bad));
+        }
+    }
+
+    /** To 1/64 in or 0.1 mm, and exactly where the tape shows it. */
+    @Test
+    public void what_is_written_as_a_tape_reads_is_read_back() {
+        assertEquals(TapeText.of(24.5 * FOOT, UnitSystem.US), "24' 6\"");
+        assertEquals(TapeText.of((12 + 4.5 / 12) * FOOT, UnitSystem.US), "12' 4-1/2\"");
+        assertEquals(TapeText.of(FOOT / 96, UnitSystem.US), "1/8\"");
+        assertEquals(TapeText.of(7.45, UnitSystem.METRIC), "7.45 m");
+        var random = new Random(13);
+        for (int i = 0; i < 5000; i++) {
+            double metres = Math.pow(10, random.nextDouble() * 5 - 2.5);
+            for (UnitSystem system : UnitSystem.values()) {
+                String text = TapeText.of(metres, system);
+                Unit bare = system == UnitSystem.US ? Unit.FOOT : Unit.METRE;
+                double half = system == UnitSystem.US ? 0.0254 / 128 : 0.00005;
+                double again = Measure.parse("length", text, bare, 0, 1e6);
+                assertEquals(again, metres, half + 1e-9, text);
+                assertEquals(TapeText.of(again, system), text);
+            }
         }
     }
 }

@@ -89,6 +89,36 @@ public record Walk(List<Run> runs, List<Check> checks) {
         return new Closed(walked, shared, closure, method, List.of(), List.of());
     }
 
+    /**
+     * The walk with one corner somewhere else: the two runs that meet there and the turns at their ends are measured
+     * anew, everything else stays as the tape read it.
+     *
+     * @param to seen from the first corner as it was
+     */
+    public Walk moved(int corner, Corner to) {
+        int n = runs.size();
+        Require.that(corner >= 0 && corner < n, "corner must be one of " + n + ", got %s", corner);
+        var corners = new ArrayList<>(close().corners());
+        corners.set(corner, to);
+        var moved = new ArrayList<Run>(n);
+        double heading = 0;
+        for (int i = 0; i < n; i++) {
+            Run run = runs.get(i);
+            Corner a = corners.get(i);
+            Corner b = corners.get((i + 1) % n);
+            double bearing = Math.atan2(b.y() - a.y(), b.x() - a.x());
+            boolean touched = i == corner || (i + 1) % n == corner;
+            boolean turned = touched || i == (corner + 1) % n;
+            moved.add(new Run(
+                    run.id(),
+                    touched ? Math.hypot(b.x() - a.x(), b.y() - a.y()) : run.lengthM(),
+                    turned ? Network.wrapped(bearing - heading) : run.turn(),
+                    run.bow()));
+            heading = bearing;
+        }
+        return new Walk(moved, checks);
+    }
+
     /** Where the tape went, one corner more than there are runs. */
     private List<Corner> walked() {
         var corners = new ArrayList<Corner>(runs.size() + 1);
