@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.UUID;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shape;
+import openslab.core.floor.plan.Doubt;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFacts;
@@ -38,6 +39,7 @@ public final class Stories {
     public static final Limits LIMITS = new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, "test sheet");
 
     private final List<LogEntry> log = new ArrayList<>();
+    private final List<Doubt> planDoubts = new ArrayList<>();
     private Shape shape = new Rectangle(10, 8);
     private Optional<Double> planSlabC = Optional.empty();
     private List<LayerChoice> layers = epoxyWithFlake();
@@ -165,11 +167,18 @@ public final class Stories {
                 .gate(2, "no-dust", "no-dust=clean");
     }
 
+    /** A plan that does not close, say. */
+    public Stories doubted(Doubt doubt) {
+        planDoubts.add(doubt);
+        return this;
+    }
+
     public ZoneFacts facts() {
         return new ZoneFacts(
                 "zone",
                 "Zone",
                 shape,
+                planDoubts,
                 Exposure.INDOORS,
                 new SiteLimits(true, true),
                 Crew.DEFAULT,

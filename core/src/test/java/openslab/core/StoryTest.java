@@ -15,6 +15,7 @@ import openslab.core.floor.Ell;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shapes;
+import openslab.core.floor.plan.Doubt;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LayerReport;
 import openslab.core.job.LogEntry;
@@ -74,6 +75,7 @@ public class StoryTest {
                     facts.id(),
                     facts.name(),
                     facts.shape(),
+                    facts.planDoubts(),
                     facts.exposure(),
                     facts.site(),
                     facts.crew(),
@@ -330,5 +332,21 @@ public class StoryTest {
         assertEquals(ready().at(2).strata().get(0).detail(), "tested enough");
         assertEquals(ready().at(20).strata().get(0).detail(), "1 reason");
         assertEquals(ready().at(2).strata().get(1).detail(), "grind, CSP 3 to 5");
+    }
+
+    /** A floor that was measured badly is not coated, however dry it is. */
+    @Test
+    public void a_plan_that_does_not_close_is_a_hold() {
+        var doubt = new Doubt(
+                "closure",
+                "The walls do not close",
+                "1.00 ft short",
+                "at most 0.18 ft",
+                "why",
+                "Measure again.",
+                List.of());
+        var report = ready().doubted(doubt).at(10);
+        assertEquals(report.survey().verdict(), Verdict.HOLD);
+        assertEquals(report.survey().summary(), "The walls do not close.");
     }
 }

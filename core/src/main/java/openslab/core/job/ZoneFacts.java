@@ -3,6 +3,7 @@ package openslab.core.job;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.floor.Shape;
+import openslab.core.floor.plan.Doubt;
 import openslab.core.mix.Crew;
 import openslab.core.prep.SiteLimits;
 import openslab.core.product.Exposure;
@@ -13,6 +14,7 @@ import openslab.core.survey.method.Climate;
 /**
  * What is known of a zone, and what was chosen for it.
  *
+ * @param planDoubts why its shape cannot be built on yet; empty where it was typed
  * @param planSlabC the slab temperature to plan with; the newest reading where nobody set one
  * @param layers from the slab upward
  * @param log oldest first, struck entries and their strikes included
@@ -21,6 +23,7 @@ public record ZoneFacts(
         String id,
         String name,
         Shape shape,
+        List<Doubt> planDoubts,
         Exposure exposure,
         SiteLimits site,
         Crew crew,
@@ -29,6 +32,7 @@ public record ZoneFacts(
         List<LogEntry> log) {
 
     public ZoneFacts {
+        planDoubts = List.copyOf(planDoubts);
         layers = List.copyOf(layers);
         log = List.copyOf(log);
     }

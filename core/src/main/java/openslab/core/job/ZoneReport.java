@@ -37,6 +37,8 @@ public record ZoneReport(
         List<RunningClock> clocks,
         RunningClock.Next next) {
 
+    private static final Source PLAN = Source.ours("a floor is coated by its measured shape");
+
     /** @param where the floor's time zone, in which months are counted */
     public static ZoneReport of(ZoneFacts zone, UnitSystem system, ZoneId where, Instant now) {
         Figure area = zone.shape().area(system);
@@ -44,7 +46,7 @@ public record ZoneReport(
                 BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system);
         Optional<Limits> limits = buildUp.limits();
         Survey survey = zone.survey();
-        Survey.Judgement judged = limits.map(l -> survey.judge(new Site(l, area.base(), system, now)))
+        Survey.Judgement judged = limits.map(l -> survey.judge(new Site(l, area.base(), system, now), findings(zone)))
                 .orElseGet(ZoneReport::nothingChosen);
         ProfileNeed need = buildUp.profileNeed();
         PrepReport prep = PrepReport.of(zone, need, buildUp.profileByThickness());
@@ -68,6 +70,19 @@ public record ZoneReport(
                 strata(judged, prep, layers, service),
                 DayLine.clocks(survey, judged, layers, zone),
                 DayLine.next(judged, prep, layers, service, now));
+    }
+
+    private static List<Finding> findings(ZoneFacts zone) {
+        return zone.planDoubts().stream()
+                .map(d -> Finding.of(d.rule())
+                        .measured(d.measured())
+                        .needed(d.needed(), PLAN)
+                        .hold(lower(d.title()), d.why(), d.remedy()))
+                .toList();
+    }
+
+    private static String lower(String title) {
+        return Character.toLowerCase(title.charAt(0)) + title.substring(1);
     }
 
     private static Survey.Judgement nothingChosen() {

@@ -72,7 +72,12 @@ public record Survey(List<Reading> readings) {
 
     /** Asks every method; the worst word wins. */
     public Judgement judge(Site site) {
-        var findings = new ArrayList<Finding>();
+        return judge(site, List.of());
+    }
+
+    /** @param besides what was found by other means than tests: a plan that does not close, say */
+    public Judgement judge(Site site, List<Finding> besides) {
+        var findings = new ArrayList<>(besides);
         var tallies = new ArrayList<Tally>();
         var entries = new ArrayList<Entry>();
         for (TestMethod method : TestMethods.ALL) {

@@ -10,6 +10,7 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import openslab.core.floor.Shapes;
+import openslab.core.floor.plan.PlanZone;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFields;
 import openslab.core.prep.PrepMethods;
@@ -70,7 +71,12 @@ public final class Forms {
 
     /** A zone form that was read; {@code values} holds sides and settings together. */
     public record ZoneChoice(
-            String name, String shape, Exposure exposure, boolean dust, boolean washWater, Map<String, Value> values) {}
+            String name, String shape, Exposure exposure, boolean dust, boolean washWater, Map<String, Value> values) {
+        /** The same zone, its floor given by the plan; typed sides are kept, should it ever leave it. */
+        ZoneChoice onPlan() {
+            return new ZoneChoice(name, PlanZone.KIND, exposure, dust, washWater, values);
+        }
+    }
 
     /** @param sheet digest of the sheet to use; {@code plannedStart} empty to let it follow the layer below */
     public record LayerForm(String sheet, String plannedStart) {}
@@ -109,8 +115,9 @@ public final class Forms {
         Exposure exposure = faults.oneOf("exposure", form.exposure(), Exposure.class);
         Map<String, Value> values = new TreeMap<>();
         Map<String, String> sides = form.sides() == null ? Map.of() : form.sides();
-        List<Field> sideFields = faults.read(() -> Shapes.fields(form.shape()));
-        if (sideFields != null) {
+        boolean onPlan = PlanZone.KIND.equals(form.shape());
+        List<Field> sideFields = onPlan ? List.of() : faults.read(() -> Shapes.fields(form.shape()));
+        if (sideFields != null && !onPlan) {
             Map<String, Value> read = faults.read(() -> Field.parseAll("sides", sideFields, sides, units));
             if (read != null) {
                 values.putAll(read);
@@ -133,7 +140,7 @@ public final class Forms {
         return values;
     }
 
-    static Map<String, Double> bases(Map<String, Value> values) {
+    public static Map<String, Double> bases(Map<String, Value> values) {
         return values.entrySet().stream()
                 .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().base()));
     }

@@ -2,7 +2,6 @@ package openslab.server.job;
 
 import java.util.List;
 import java.util.UUID;
-import openslab.core.quantity.InvalidInput;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -51,7 +50,7 @@ class JobController {
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
             @RequestBody Forms.JobForm form) {
-        jobs.edit(jobId, seen(key, version), form);
+        jobs.edit(jobId, Jobs.Seen.of(key, version), form);
         return views.job(jobId);
     }
 
@@ -62,7 +61,7 @@ class JobController {
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
             @RequestBody Forms.ZoneForm form) {
-        jobs.addZone(jobId, seen(key, version), form);
+        jobs.addZone(jobId, Jobs.Seen.of(key, version), form);
         return views.job(jobId);
     }
 
@@ -73,7 +72,7 @@ class JobController {
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
             @RequestBody Forms.ZoneForm form) {
-        jobs.editZone(jobId, zoneId, seen(key, version), form);
+        jobs.editZone(jobId, zoneId, Jobs.Seen.of(key, version), form);
         return views.job(jobId);
     }
 
@@ -85,7 +84,7 @@ class JobController {
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
             @RequestBody Forms.LayerForm form) {
-        jobs.editLayer(jobId, zoneId, layerId, seen(key, version), form);
+        jobs.editLayer(jobId, zoneId, layerId, Jobs.Seen.of(key, version), form);
         return views.job(jobId);
     }
 
@@ -99,13 +98,5 @@ class JobController {
             @RequestBody Forms.LogForm form) {
         jobs.log(jobId, zoneId, key, form);
         return views.job(jobId);
-    }
-
-    private static Jobs.Seen seen(UUID key, String version) {
-        String bare = version.replace("\"", "").strip();
-        if (!bare.matches("\\d{1,9}")) {
-            throw new InvalidInput(SEEN, version, "the version of the job that was seen, a whole number");
-        }
-        return new Jobs.Seen(key, Integer.parseInt(bare));
     }
 }

@@ -117,7 +117,7 @@ public class JobViews {
     }
 
     private LeadZone leadZone(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
-        ZoneReport report = jobs.report(job, jobs.facts(zone));
+        ZoneReport report = jobs.report(job, jobs.facts(job, zone));
         String system =
                 report.layers().stream().anyMatch(l -> l.sheet().broadcast().isPresent())
                         ? "epoxy with flake"
@@ -187,7 +187,7 @@ public class JobViews {
                             l.plannedStart());
                 })
                 .toList();
-        return new ZoneView(zone.id(), form(zone.choice()), layers, jobs.report(job, jobs.facts(zone)));
+        return new ZoneView(zone.id(), form(zone.choice()), layers, jobs.report(job, jobs.facts(job, zone)));
     }
 
     private List<LogView> log(ZoneStore.StoredZone zone) {

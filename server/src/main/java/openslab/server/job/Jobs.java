@@ -8,7 +8,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import openslab.core.floor.Shape;
 import openslab.core.floor.Shapes;
+import openslab.core.floor.plan.PlanReport;
+import openslab.core.floor.plan.PlanZone;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFacts;
@@ -18,6 +21,7 @@ import openslab.core.prep.SiteLimits;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Value;
+import openslab.server.floor.PlanStore;
 import openslab.server.product.Catalogue;
 import openslab.server.product.SheetStore;
 import openslab.server.store.Writes;
@@ -34,20 +38,38 @@ public class Jobs {
     private final ZoneStore zones;
     private final LogStore logs;
     private final SheetStore sheets;
+    private final PlanStore plans;
     private final Writes writes;
     private final Clock clock;
 
-    Jobs(JobStore store, ZoneStore zones, LogStore logs, SheetStore sheets, Writes writes, Clock clock) {
+    Jobs(
+            JobStore store,
+            ZoneStore zones,
+            LogStore logs,
+            SheetStore sheets,
+            PlanStore plans,
+            Writes writes,
+            Clock clock) {
         this.store = store;
         this.zones = zones;
         this.logs = logs;
         this.sheets = sheets;
+        this.plans = plans;
         this.writes = writes;
         this.clock = clock;
     }
 
-    /** A write's key, and the version of the job that its sender saw. */
-    public record Seen(UUID key, int version) {}
+    /** A write's key, and the version that its sender saw. */
+    public record Seen(UUID key, int version) {
+        /** @param ifMatch the header, quoted or bare */
+        public static Seen of(UUID key, String ifMatch) {
+            String bare = ifMatch.replace("\"", "").strip();
+            if (!bare.matches("\\d{1,9}")) {
+                throw new InvalidInput("If-Match", ifMatch, "the version of the job that was seen, a whole number");
+            }
+            return new Seen(key, Integer.parseInt(bare));
+        }
+    }
 
     public UUID create(UUID key, Forms.JobForm form) {
         return UUID.fromString(writes.once(key, List.of("job", form), () -> {
@@ -71,19 +93,45 @@ public class Jobs {
         return UUID.fromString(writes.once(seen.key(), List.of("zone", jobId, seen.version(), form), () -> {
             var job = store.get(jobId);
             var choice = Forms.read(form, job.facts().units());
-            UUID id = UUID.randomUUID();
-            List<ZoneStore.StoredLayer> layers = Catalogue.EPOXY_WITH_FLAKE.stream()
-                    .map(l -> new ZoneStore.StoredLayer(
-                            l.id(),
-                            sheets.onShelf(l.slug())
-                                    .orElseThrow(() -> new NotHere("sheet", l.slug()))
-                                    .digest(),
-                            Optional.empty()))
-                    .toList();
-            store.advance(jobId, seen.version(), Map.of(), Map.of("zone", choice.name()));
-            zones.insert(jobId, id, choice, layers);
-            return id.toString();
+            if (choice.shape().equals(PlanZone.KIND)) {
+                throw new InvalidInput(
+                        "shape", PlanZone.KIND, "a shape of typed sides; a zone on the plan is made there");
+            }
+            return insert(jobId, seen.version(), choice).toString();
         }));
+    }
+
+    private UUID insert(UUID jobId, int seen, Forms.ZoneChoice choice) {
+        UUID id = UUID.randomUUID();
+        List<ZoneStore.StoredLayer> layers = Catalogue.EPOXY_WITH_FLAKE.stream()
+                .map(l -> new ZoneStore.StoredLayer(
+                        l.id(),
+                        sheets.onShelf(l.slug())
+                                .orElseThrow(() -> new NotHere("sheet", l.slug()))
+                                .digest(),
+                        Optional.empty()))
+                .toList();
+        store.advance(jobId, seen, Map.of(), Map.of("zone", choice.name()));
+        zones.insert(jobId, id, choice, layers);
+        return id;
+    }
+
+    /** A zone whose floor the plan gives; within the write that marks it there. */
+    public UUID insertOnPlan(UUID jobId, Forms.ZoneForm form) {
+        var job = store.get(jobId);
+        var choice = Forms.read(form, job.facts().units());
+        if (!choice.shape().equals(PlanZone.KIND)) {
+            throw new InvalidInput("zone.shape", choice.shape(), PlanZone.KIND);
+        }
+        return insert(jobId, job.version(), choice);
+    }
+
+    /** Lets the plan give a zone its floor from now on; within the write that marks it there. */
+    public void putOnPlan(UUID jobId, UUID zoneId) {
+        var zone = zones.get(jobId, zoneId);
+        var choice = zone.choice().onPlan();
+        store.advance(jobId, store.get(jobId).version(), words(zone.choice()), words(choice));
+        zones.update(zoneId, choice);
     }
 
     public void editZone(UUID jobId, UUID zoneId, Seen seen, Forms.ZoneForm form) {
@@ -91,6 +139,9 @@ public class Jobs {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
             var choice = Forms.read(form, job.facts().units());
+            if (choice.shape().equals(PlanZone.KIND) && !zone.choice().shape().equals(PlanZone.KIND)) {
+                throw new InvalidInput("shape", PlanZone.KIND, "typed sides; it is put on the plan there");
+            }
             store.advance(jobId, seen.version(), words(zone.choice()), words(choice));
             zones.update(zoneId, choice);
             return zoneId.toString();
@@ -158,12 +209,20 @@ public class Jobs {
     }
 
     /** A stored zone as the core knows it. */
-    public ZoneFacts facts(ZoneStore.StoredZone zone) {
+    public ZoneFacts facts(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
         Map<String, Value> values = zone.choice().values();
+        String id = zone.id().toString();
+        Optional<PlanReport> plan = zone.choice().shape().equals(PlanZone.KIND)
+                ? Optional.of(plans.report(job.id(), job.facts().units()))
+                : Optional.empty();
         return new ZoneFacts(
-                zone.id().toString(),
+                id,
                 zone.choice().name(),
-                Shapes.of(zone.choice().shape(), Forms.bases(values)),
+                plan.map(p -> (Shape) p.zone(id)
+                                .orElseThrow(
+                                        () -> new IllegalStateException("zone " + id + " has no part of its plan")))
+                        .orElseGet(() -> Shapes.of(zone.choice().shape(), Forms.bases(values))),
+                plan.map(p -> p.doubts(id)).orElse(List.of()),
                 zone.choice().exposure(),
                 new SiteLimits(zone.choice().dust(), zone.choice().washWater()),
                 ZoneFields.crew(values),

@@ -6,16 +6,14 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Stream;
 import openslab.core.product.ProductSheet;
+import openslab.server.store.Words;
 import openslab.server.store.Writes;
 import openslab.server.web.NotHere;
 import openslab.server.web.StaleWrite;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
 
 /**
@@ -144,35 +142,7 @@ public class SheetStore {
     }
 
     private List<StaleWrite.Change> changes(Stored was, Stored is) {
-        Map<String, String> before = words(was.form());
-        Map<String, String> after = words(is.form());
-        return Stream.concat(before.keySet().stream(), after.keySet().stream())
-                .distinct()
-                .filter(field -> !before.getOrDefault(field, "").equals(after.getOrDefault(field, "")))
-                .sorted()
-                .map(field ->
-                        new StaleWrite.Change(field, before.getOrDefault(field, ""), after.getOrDefault(field, "")))
-                .toList();
-    }
-
-    /** Every text of a form under its path, such as {@code limits.slabLow}. */
-    private Map<String, String> words(SheetForm form) {
-        Map<String, String> words = new TreeMap<>();
-        collect("", json.valueToTree(form), words);
-        return words;
-    }
-
-    private static void collect(String path, JsonNode node, Map<String, String> into) {
-        if (node.isArray()) {
-            for (int i = 0; i < node.size(); i++) {
-                collect(path + "[" + i + "]", node.get(i), into);
-            }
-        } else if (node.isObject()) {
-            node.properties()
-                    .forEach(e -> collect(path.isEmpty() ? e.getKey() : path + "." + e.getKey(), e.getValue(), into));
-        } else if (!node.isNull()) {
-            into.put(path, node.asString());
-        }
+        return Words.changes(Words.of(json.valueToTree(was.form())), Words.of(json.valueToTree(is.form())));
     }
 
     private Stored stored(Row row) {

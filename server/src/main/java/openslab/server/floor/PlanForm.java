@@ -1,0 +1,94 @@
+package openslab.server.floor;
+
+import java.util.List;
+
+/**
+ * A plan as it is keyed in: every measure as text. Lists that are left out are empty.
+ *
+ * @param north degrees, empty for straight up
+ */
+public record PlanForm(List<RoomForm> rooms, String north) {
+    public static final PlanForm EMPTY = new PlanForm(List.of(), "");
+
+    public record RoomForm(
+            String id,
+            String name,
+            List<RunForm> runs,
+            List<CheckForm> checks,
+            List<EdgeForm> edges,
+            List<OpeningForm> openings,
+            List<RampForm> ramps,
+            List<StairForm> stairs,
+            List<DoorForm> doors,
+            List<JointForm> joints,
+            List<CrackForm> cracks,
+            List<CutForm> cuts,
+            List<MarkForm> marks) {
+        static RoomForm of(String id, String name, List<RunForm> runs) {
+            return new RoomForm(
+                    id, name, runs, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
+                    List.of(), List.of(), List.of());
+        }
+
+        RoomForm withRuns(List<RunForm> other) {
+            return new RoomForm(
+                    id, name, other, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, marks);
+        }
+
+        RoomForm withMark(MarkForm mark) {
+            var all = new java.util.ArrayList<>(marks == null ? List.of() : marks);
+            all.add(mark);
+            return new RoomForm(
+                    id, name, runs, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, all);
+        }
+    }
+
+    /** @param turn at the run's first corner: L, R, S, L 45; {@code bow} left out where the wall is straight */
+    public record RunForm(String id, String length, String turn, BowForm bow) {}
+
+    /**
+     * @param kind rise, radius or offsets
+     * @param side left or right of the run
+     * @param measures one for rise and radius, one or more for offsets
+     */
+    public record BowForm(String kind, String side, List<String> measures) {}
+
+    /** @param from id of the run that begins at the corner; {@code to} likewise */
+    public record CheckForm(String id, String from, String to, String length) {}
+
+    /** @param cove left out where there is none */
+    public record EdgeForm(String run, boolean mask, boolean cutIn, boolean trim, CoveForm cove) {}
+
+    public record CoveForm(String radius, String height, String thick, String gap) {}
+
+    /** Along the first wall, and off it to the left. */
+    public record PlaceForm(String along, String off) {}
+
+    /** @param width empty for a circle, whose {@code length} is its diameter about {@code at} */
+    public record OpeningForm(
+            String id, String name, String kind, PlaceForm at, String length, String width, String turn) {}
+
+    public record RampForm(
+            String id, String name, PlaceForm at, String length, String width, String turn, String rise) {}
+
+    public record StairForm(String id, String name, String width, int risers, String riser, String tread) {}
+
+    public record DoorForm(String id, String run, String along, String width, boolean exit) {}
+
+    public record JointForm(
+            String id,
+            String kind,
+            PlaceForm from,
+            PlaceForm to,
+            String width,
+            String depth,
+            boolean marked,
+            boolean buried,
+            boolean recut) {}
+
+    public record CrackForm(String id, List<PlaceForm> line, String width, String depth, boolean moving) {}
+
+    public record CutForm(String id, PlaceForm from, PlaceForm to) {}
+
+    public record MarkForm(String zoneId, PlaceForm in) {}
+}

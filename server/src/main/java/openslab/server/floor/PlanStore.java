@@ -1,0 +1,169 @@
+package openslab.server.floor;
+
+import java.time.Clock;
+import java.time.ZoneOffset;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import openslab.core.floor.plan.FloorPlan;
+import openslab.core.floor.plan.PlanReport;
+import openslab.core.quantity.UnitSystem;
+import openslab.server.web.StaleWrite;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Repository;
+import tools.jackson.databind.ObjectMapper;
+
+/** Plans, every revision kept: undoing and redoing move among them, and nothing is ever lost. */
+@Repository
+public class PlanStore {
+    /**
+     * A job's plan as it stands.
+     *
+     * @param version counts every move; 0 where there never was a plan
+     * @param revision which stands; 0 is the empty plan
+     */
+    public record Stored(int version, int revision, int cameFrom, Optional<Integer> wentTo, PlanForm form) {}
+
+    private record Move(int version, int revision) {}
+
+    private record Revision(int cameFrom, String body) {}
+
+    private record Reported(int revision, UnitSystem units, PlanReport report) {}
+
+    private static final Move NONE = new Move(0, 0);
+
+    private final JdbcClient db;
+    private final ObjectMapper json;
+    private final Clock clock;
+    /** The newest report of each job: a revision never changes. */
+    private final Map<UUID, Reported> reports = new ConcurrentHashMap<>();
+
+    PlanStore(JdbcClient db, ObjectMapper json, Clock clock) {
+        this.db = db;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    public Stored get(UUID jobId) {
+        Move last = db.sql("select version, revision from plan_move where job_id = :job order by version desc limit 1")
+                .param("job", jobId)
+                .query(Move.class)
+                .optional()
+                .orElse(NONE);
+        Optional<Integer> next = db.sql(
+                        """
+                select revision from plan_revision where job_id = :job and came_from = :revision
+                order by revision desc limit 1""")
+                .param("job", jobId)
+                .param("revision", last.revision())
+                .query(Integer.class)
+                .optional();
+        Revision standing = revision(jobId, last.revision());
+        return new Stored(last.version(), last.revision(), standing.cameFrom(), next, form(standing));
+    }
+
+    /** The plan of a revision, whether it stands or not. */
+    PlanForm formOf(UUID jobId, int revision) {
+        return form(revision(jobId, revision));
+    }
+
+    private Revision revision(UUID jobId, int revision) {
+        return db.sql("select came_from, body from plan_revision where job_id = :job and revision = :revision")
+                .param("job", jobId)
+                .param("revision", revision)
+                .query(Revision.class)
+                .optional()
+                .orElse(new Revision(0, ""));
+    }
+
+    private PlanForm form(Revision revision) {
+        return revision.body().isEmpty() ? PlanForm.EMPTY : json.readValue(revision.body(), PlanForm.class);
+    }
+
+    /** The plan that stood at {@code version}; the empty one before the first. */
+    private PlanForm formAt(UUID jobId, int version) {
+        return db.sql("select revision from plan_move where job_id = :job and version = :version")
+                .param("job", jobId)
+                .param("version", version)
+                .query(Integer.class)
+                .optional()
+                .map(r -> form(revision(jobId, r)))
+                .orElse(PlanForm.EMPTY);
+    }
+
+    /** What follows from the plan that stands; reckoned once for each revision. */
+    public PlanReport report(UUID jobId, UnitSystem units) {
+        Stored stored = get(jobId);
+        Reported known = reports.get(jobId);
+        if (known != null && known.revision() == stored.revision() && known.units() == units) {
+            return known.report();
+        }
+        var report = report(stored.form(), units);
+        reports.put(jobId, new Reported(stored.revision(), units, report));
+        return report;
+    }
+
+    /** What follows from a plan that is not stored. */
+    static PlanReport report(PlanForm form, UnitSystem units) {
+        FloorPlan plan = PlanReader.read(form, units);
+        return PlanReport.of(plan, units);
+    }
+
+    /**
+     * Makes {@code form} the plan that stands.
+     *
+     * @param seen the version that its editor saw
+     * @throws StaleWrite with what changed since
+     */
+    void add(UUID jobId, int seen, PlanForm form) {
+        Stored now = get(jobId);
+        int revision = db.sql("select coalesce(max(revision), 0) + 1 from plan_revision where job_id = :job")
+                .param("job", jobId)
+                .query(Integer.class)
+                .single();
+        requireSeen(jobId, seen, now);
+        db.sql(
+                        """
+                insert into plan_revision (job_id, revision, came_from, body)
+                values (:job, :revision, :from, :body)""")
+                .param("job", jobId)
+                .param("revision", revision)
+                .param("from", now.revision())
+                .param("body", json.writeValueAsString(form))
+                .update();
+        move(jobId, seen, revision);
+    }
+
+    /** Lets another revision stand. @throws StaleWrite with what changed since {@code seen} */
+    void move(UUID jobId, int seen, int revision) {
+        requireSeen(jobId, seen, get(jobId));
+        try {
+            db.sql(
+                            """
+                    insert into plan_move (job_id, version, revision, moved_at)
+                    values (:job, :version, :revision, :now)""")
+                    .param("job", jobId)
+                    .param("version", seen + 1)
+                    .param("revision", revision)
+                    .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                    .update();
+        } catch (DuplicateKeyException e) {
+            // somebody moved it between our look and our insert
+            throw stale(jobId, seen, seen + 1);
+        }
+    }
+
+    private void requireSeen(UUID jobId, int seen, Stored now) {
+        if (now.version() != seen) {
+            throw stale(jobId, seen, now.version());
+        }
+    }
+
+    private StaleWrite stale(UUID jobId, int seen, int version) {
+        return new StaleWrite(
+                "The plan was changed meanwhile: you saw version " + seen + ", it is now version " + version + ".",
+                PlanChanges.between(formAt(jobId, seen), get(jobId).form(), json));
+    }
+}
