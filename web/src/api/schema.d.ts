@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/echo/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["echo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/echo/shape": {
         parameters: {
             query?: never;
@@ -84,6 +100,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["plan"];
+        put: operations["put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/plan/redo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["redo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/plan/rooms/{roomId}/corners/{corner}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["moveCorner"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/plan/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/plan/zones": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addZone_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/zones": {
         parameters: {
             query?: never;
@@ -142,6 +238,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["log"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/walk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["walk"];
         delete?: never;
         options?: never;
         head?: never;
@@ -244,13 +356,46 @@ export interface components {
             count: number;
             kit: components["schemas"]["Kit"];
         };
+        BowForm: {
+            kind: string;
+            measures: string[];
+            side: string;
+        };
         Broadcast: {
             /** Format: double */
             kgPerM2: number;
         };
+        CheckForm: {
+            from: string;
+            id: string;
+            length: string;
+            to: string;
+        };
         Choice: {
             id: string;
             label: string;
+        };
+        Closed: {
+            closure: components["schemas"]["Closure"];
+            corners: components["schemas"]["Corner"][];
+            /** @enum {string} */
+            method: "CLOSED" | "SHARED" | "ADJUSTED" | "OPEN";
+            residuals: components["schemas"]["Residual"][];
+            suspects: components["schemas"]["Suspect"][];
+            walked: components["schemas"]["Corner"][];
+        };
+        Closure: {
+            /** Format: double */
+            dxM: number;
+            /** Format: double */
+            dyM: number;
+            /** Format: double */
+            lengthM: number;
+            /** Format: double */
+            toleranceM: number;
+            /** Format: double */
+            walkedM: number;
+            withinTolerance?: boolean;
         };
         Corner: {
             /** Format: double */
@@ -258,11 +403,57 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        CornerForm: {
+            to: components["schemas"]["PlaceForm"];
+        };
+        CoveForm: {
+            gap: string;
+            height: string;
+            radius: string;
+            thick: string;
+        };
+        CrackForm: {
+            depth: string;
+            id: string;
+            line: components["schemas"]["PlaceForm"][];
+            moving: boolean;
+            width: string;
+        };
         CureTime: {
             /** @enum {string} */
             clock: "POT_LIFE" | "RECOAT_OPENS" | "RECOAT_CLOSES" | "LIGHT_FOOT" | "FOOT" | "HEAVY" | "WATER" | "VEHICLE" | "FULL_CURE";
             minutes?: components["schemas"]["FigureView"];
             whyNot: string;
+        };
+        CutForm: {
+            from: components["schemas"]["PlaceForm"];
+            id: string;
+            to: components["schemas"]["PlaceForm"];
+        };
+        DoorForm: {
+            along: string;
+            exit: boolean;
+            id: string;
+            run: string;
+            width: string;
+        };
+        Doubt: {
+            measured: string;
+            needed: string;
+            remedy: string;
+            rule: string;
+            title: string;
+            where: string[];
+            why: string;
+        };
+        DrawnOpening: {
+            /** Format: double */
+            areaM2: number;
+            id: string;
+            /** @enum {string} */
+            kind: "CUT_OUT" | "COLUMN" | "DRAIN" | "FIXTURE";
+            name: string;
+            ring: components["schemas"]["Corner"][];
         };
         EchoForm: {
             shape: string;
@@ -276,6 +467,13 @@ export interface components {
             areaAlso: string;
             perimeter: string;
             perimeterAlso: string;
+        };
+        EdgeForm: {
+            cove: components["schemas"]["CoveForm"];
+            cutIn: boolean;
+            mask: boolean;
+            run: string;
+            trim: boolean;
         };
         Entry: {
             found: string;
@@ -352,6 +550,7 @@ export interface components {
             formatVersion: number;
             id: string;
             job: components["schemas"]["JobForm"];
+            plan: components["schemas"]["PlanForm"];
             /** Format: int32 */
             revision: number;
             sheets: {
@@ -380,6 +579,17 @@ export interface components {
             /** Format: int32 */
             version: number;
             zones: components["schemas"]["ZoneView"][];
+        };
+        JointForm: {
+            buried: boolean;
+            depth: string;
+            from: components["schemas"]["PlaceForm"];
+            id: string;
+            kind: string;
+            marked: boolean;
+            recut: boolean;
+            to: components["schemas"]["PlaceForm"];
+            width: string;
         };
         Judgement: {
             /** Format: date-time */
@@ -540,6 +750,10 @@ export interface components {
             /** Format: uuid */
             zoneId: string;
         };
+        MarkForm: {
+            in: components["schemas"]["PlaceForm"];
+            zoneId: string;
+        };
         MethodView: {
             fields: components["schemas"]["Field"][];
             how: string;
@@ -566,6 +780,15 @@ export interface components {
             /** Format: date-time */
             now: string;
         };
+        OpeningForm: {
+            at: components["schemas"]["PlaceForm"];
+            id: string;
+            kind: string;
+            length: string;
+            name: string;
+            turn: string;
+            width: string;
+        };
         Outline: {
             corners: components["schemas"]["Corner"][];
         };
@@ -574,6 +797,45 @@ export interface components {
             part: string;
             usVolume: components["schemas"]["FigureView"];
             volume: components["schemas"]["FigureView"];
+        };
+        Piece: {
+            /** Format: double */
+            areaM2: number;
+            label: components["schemas"]["Corner"];
+            /** Format: double */
+            perimeterM: number;
+            rings: components["schemas"]["Corner"][][];
+            zoneId?: string;
+        };
+        PlaceForm: {
+            along: string;
+            off: string;
+        };
+        PlanEchoForm: {
+            form: components["schemas"]["PlanForm"];
+            units: string;
+        };
+        PlanForm: {
+            north: string;
+            rooms: components["schemas"]["RoomForm"][];
+        };
+        PlanReport: {
+            /** Format: double */
+            north: number;
+            rooms: components["schemas"]["RoomPlan"][];
+        };
+        PlanView: {
+            canRedo: boolean;
+            canUndo: boolean;
+            form: components["schemas"]["PlanForm"];
+            report: components["schemas"]["PlanReport"];
+            /** Format: int32 */
+            version: number;
+        };
+        PlanZoneForm: {
+            in: components["schemas"]["PlaceForm"];
+            roomId: string;
+            zone: components["schemas"]["ZoneForm"];
         };
         Point: {
             /** Format: double */
@@ -610,6 +872,14 @@ export interface components {
             role: "PRIMER" | "BODY" | "BROADCAST" | "CLEAR";
             slug: string;
         };
+        Quantities: {
+            fills: components["schemas"]["FigureView"][];
+            gross: components["schemas"]["FigureView"];
+            lengths: components["schemas"]["FigureView"][];
+            net: components["schemas"]["FigureView"];
+            perimeter: components["schemas"]["FigureView"];
+            trueArea: components["schemas"]["FigureView"];
+        };
         RackItem: {
             archived: boolean;
             client: string;
@@ -623,6 +893,15 @@ export interface components {
             version: number;
             /** Format: int32 */
             zones: number;
+        };
+        RampForm: {
+            at: components["schemas"]["PlaceForm"];
+            id: string;
+            length: string;
+            name: string;
+            rise: string;
+            turn: string;
+            width: string;
         };
         Reading: {
             /** Format: date-time */
@@ -655,6 +934,49 @@ export interface components {
             /** Format: date-time */
             due: string;
             interval: components["schemas"]["FigureView"];
+        };
+        Residual: {
+            /** Format: double */
+            adjusted: number;
+            /** @enum {string} */
+            kind: "LENGTH" | "TURN" | "CHECK";
+            /** Format: double */
+            measured: number;
+            /** Format: double */
+            standardized: number;
+            what: string;
+        };
+        RoomForm: {
+            checks: components["schemas"]["CheckForm"][];
+            cracks: components["schemas"]["CrackForm"][];
+            cuts: components["schemas"]["CutForm"][];
+            doors: components["schemas"]["DoorForm"][];
+            edges: components["schemas"]["EdgeForm"][];
+            id: string;
+            joints: components["schemas"]["JointForm"][];
+            marks: components["schemas"]["MarkForm"][];
+            name: string;
+            openings: components["schemas"]["OpeningForm"][];
+            ramps: components["schemas"]["RampForm"][];
+            runs: components["schemas"]["RunForm"][];
+            stairs: components["schemas"]["StairForm"][];
+        };
+        RoomPlan: {
+            closed: components["schemas"]["Closed"];
+            doubts: components["schemas"]["Doubt"][];
+            id: string;
+            name: string;
+            openings: components["schemas"]["DrawnOpening"][];
+            outline: components["schemas"]["Outline"];
+            pieces: components["schemas"]["Piece"][];
+            quantities: components["schemas"]["Quantities"];
+            walls: components["schemas"]["Wall"][];
+        };
+        RunForm: {
+            bow: components["schemas"]["BowForm"];
+            id: string;
+            length: string;
+            turn: string;
         };
         RunningClock: {
             /** Format: date-time */
@@ -726,6 +1048,15 @@ export interface components {
             kind: string;
             sentence: string;
         };
+        StairForm: {
+            id: string;
+            name: string;
+            riser: string;
+            /** Format: int32 */
+            risers: number;
+            tread: string;
+            width: string;
+        };
         StepReport: {
             caution: string;
             does: string;
@@ -752,6 +1083,15 @@ export interface components {
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
             title: string;
             word: string;
+        };
+        Suspect: {
+            id: string;
+            /** @enum {string} */
+            kind: "LENGTH" | "TURN" | "CHECK";
+            /** Format: double */
+            measured: number;
+            /** Format: double */
+            wouldBe?: number;
         };
         TakeOff: {
             amount: components["schemas"]["FigureView"];
@@ -791,6 +1131,15 @@ export interface components {
             /** Format: double */
             base: number;
             typed: string;
+        };
+        Wall: {
+            /** Format: double */
+            lengthM: number;
+            name: string;
+            points: components["schemas"]["Corner"][];
+            run: string;
+            /** Format: double */
+            typedM: number;
         };
         ZoneForm: {
             dust: boolean;
@@ -844,6 +1193,30 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    echo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanEchoForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanReport"];
+                };
+            };
+        };
+    };
     shape: {
         parameters: {
             query?: never;
@@ -1015,6 +1388,167 @@ export interface operations {
             };
         };
     };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    put: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    redo: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    moveCorner: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                jobId: string;
+                roomId: string;
+                corner: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CornerForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    addZone_1: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanZoneForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
     addZone: {
         parameters: {
             query?: never;
@@ -1130,6 +1664,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["JobView"];
+                };
+            };
+        };
+    };
+    walk: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PlanView"];
                 };
             };
         };

@@ -1,10 +1,13 @@
 package openslab.server;
 
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStreamReader;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -16,6 +19,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** The application, started in this process on a free port, and spoken to as a browser would. */
 final class App implements AutoCloseable {
@@ -43,6 +48,33 @@ final class App implements AutoCloseable {
         var args = new ArrayList<>(List.of("--port=0", "--data=" + data));
         args.addAll(List.of(more));
         return new App(SpringApplication.run(OpenSlab.class, args.toArray(String[]::new)));
+    }
+
+    /** A table of cases, one row a line, cells parted by tabs; lines beginning with # say what it is. */
+    static Object[][] rows(String file) {
+        try (var in = new BufferedReader(
+                new InputStreamReader(App.class.getResourceAsStream("/cases/" + file), StandardCharsets.UTF_8))) {
+            return in.lines()
+                    .filter(l -> !l.startsWith("#") && !l.isBlank())
+                    .map(l -> (Object[]) l.split("\t", -1))
+                    .toArray(Object[][]::new);
+        } catch (IOException e) {
+            throw new AssertionError(file, e);
+        }
+    }
+
+    /** Puts JSON where {@code pointer} points; "-" takes it out. */
+    static void replace(ObjectNode body, String pointer, String value) {
+        int last = pointer.lastIndexOf('/');
+        JsonNode parent = body.at(pointer.substring(0, last));
+        String name = pointer.substring(last + 1);
+        if (parent instanceof ArrayNode array) {
+            array.set(Integer.parseInt(name), JSON.readTree(value));
+        } else if (value.equals("-")) {
+            ((ObjectNode) parent).remove(name);
+        } else {
+            ((ObjectNode) parent).set(name, JSON.readTree(value));
+        }
     }
 
     static Path emptyFolder() {

@@ -4,9 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.io.BufferedReader;
 import java.io.ByteArrayOutputStream;
-import java.io.InputStreamReader;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -20,7 +18,6 @@ import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Whatever is sent wrongly is answered with the field and what is accepted, stores nothing and leaves no stack trace. */
@@ -51,21 +48,15 @@ public class BadInputTest {
 
     /** cases/bad-input.tsv: which form, where in it, what to put there, which field must be named. */
     @DataProvider
-    Object[][] mistakes() throws Exception {
-        try (var in = new BufferedReader(new InputStreamReader(
-                BadInputTest.class.getResourceAsStream("/cases/bad-input.tsv"), StandardCharsets.UTF_8))) {
-            return in.lines()
-                    .filter(l -> !l.startsWith("#") && !l.isBlank())
-                    .map(l -> (Object[]) l.split("\t", -1))
-                    .toArray(Object[][]::new);
-        }
+    Object[][] mistakes() {
+        return App.rows("bad-input.tsv");
     }
 
     @Test(dataProvider = "mistakes")
     public void a_mistake_is_named_with_what_is_accepted(String form, String pointer, String value, String field) {
         String before = everythingStored();
         ObjectNode body = form(form);
-        replace(body, pointer, value);
+        App.replace(body, pointer, value);
         Answer answer = send(form, body.toString());
         assertProblem(answer, field);
         assertEquals(everythingStored(), before);
@@ -129,19 +120,6 @@ public class BadInputTest {
     }
 
     /** @param value JSON; {@code -} takes the field out */
-    private static void replace(ObjectNode body, String pointer, String value) {
-        int last = pointer.lastIndexOf('/');
-        JsonNode parent = body.at(pointer.substring(0, last));
-        String name = pointer.substring(last + 1);
-        if (parent instanceof tools.jackson.databind.node.ArrayNode array) {
-            array.set(Integer.parseInt(name), App.JSON.readTree(value));
-        } else if (value.equals("-")) {
-            ((ObjectNode) parent).remove(name);
-        } else {
-            ((ObjectNode) parent).set(name, App.JSON.readTree(value));
-        }
-    }
-
     private static void assertProblem(Answer answer, String field) {
         assertTrue(answer.status() >= 400 && answer.status() < 500, answer.status() + " " + answer.text());
         assertTrue(

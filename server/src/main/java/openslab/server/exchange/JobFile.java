@@ -2,6 +2,7 @@ package openslab.server.exchange;
 
 import java.util.List;
 import java.util.Map;
+import openslab.server.floor.PlanForm;
 import openslab.server.job.Forms;
 import openslab.server.product.SheetForm;
 
@@ -21,9 +22,12 @@ record JobFile(
         int revision,
         Forms.JobForm job,
         List<ZonePart> zones,
+        PlanForm plan,
         Map<String, SheetForm> sheets) {
     static final String FORMAT = "open-slab-job";
-    static final int VERSION = 1;
+    static final int VERSION = 2;
+    /** Files from before there was a plan are still read. */
+    static final int OLDEST = 1;
 
     record ZonePart(String id, Forms.ZoneForm facts, List<LayerPart> layers, List<EntryPart> log) {}
 

@@ -15,6 +15,9 @@ import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
 import openslab.core.quantity.UnitSystem;
+import openslab.server.floor.PlanForm;
+import openslab.server.floor.PlanStore;
+import openslab.server.floor.Plans;
 import openslab.server.job.Forms;
 import openslab.server.job.JobStore;
 import openslab.server.job.JobViews;
@@ -34,6 +37,8 @@ class JobFiles {
     private final JobStore store;
     private final ZoneStore zones;
     private final LogStore logs;
+    private final PlanStore planStore;
+    private final Plans plans;
     private final SheetStore sheets;
     private final Jobs jobs;
     private final Writes writes;
@@ -44,6 +49,8 @@ class JobFiles {
             JobStore store,
             ZoneStore zones,
             LogStore logs,
+            PlanStore planStore,
+            Plans plans,
             SheetStore sheets,
             Jobs jobs,
             Writes writes,
@@ -52,6 +59,8 @@ class JobFiles {
         this.store = store;
         this.zones = zones;
         this.logs = logs;
+        this.planStore = planStore;
+        this.plans = plans;
         this.snapshot = snapshot;
         this.sheets = sheets;
         this.jobs = jobs;
@@ -81,6 +90,7 @@ class JobFiles {
                             .toList(),
                     zone.log().stream().map(JobFiles::part).toList()));
         }
+        var plan = planStore.get(jobId).form();
         return new JobFile(
                 JobFile.FORMAT,
                 JobFile.VERSION,
@@ -88,6 +98,7 @@ class JobFiles {
                 job.version(),
                 JobViews.form(job.facts()),
                 parts,
+                plan.equals(PlanForm.EMPTY) ? null : plan,
                 used);
     }
 
@@ -123,6 +134,11 @@ class JobFiles {
             for (int i = 0; i < file.zones().size(); i++) {
                 zone(jobId, job.units(), file.zones().get(i), "zones[" + i + "]", renamed, keys);
             }
+            var plan = file.plan() == null ? PlanForm.EMPTY : file.plan();
+            at("plan", () -> {
+                plans.take(jobId, plan.marking(renamed));
+                return plan;
+            });
             return jobId.toString();
         }));
     }
@@ -132,8 +148,8 @@ class JobFiles {
         if (!JobFile.FORMAT.equals(file.format())) {
             faults.add("format", file.format(), JobFile.FORMAT);
         }
-        if (file.formatVersion() != JobFile.VERSION) {
-            faults.add("formatVersion", file.formatVersion(), "version " + JobFile.VERSION);
+        if (file.formatVersion() < JobFile.OLDEST || file.formatVersion() > JobFile.VERSION) {
+            faults.add("formatVersion", file.formatVersion(), "version " + JobFile.OLDEST + " to " + JobFile.VERSION);
         }
         if (file.zones() == null) {
             faults.add("zones", null, "a list of zones, empty if there are none");

@@ -1,6 +1,8 @@
 package openslab.server.floor;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
  * A plan as it is keyed in: every measure as text. Lists that are left out are empty.
@@ -9,6 +11,21 @@ import java.util.List;
  */
 public record PlanForm(List<RoomForm> rooms, String north) {
     public static final PlanForm EMPTY = new PlanForm(List.of(), "");
+
+    public PlanForm {
+        rooms = orEmpty(rooms);
+        north = north == null ? "" : north;
+    }
+
+    /** The same plan for zones of other ids. */
+    public PlanForm marking(UnaryOperator<String> renamed) {
+        return new PlanForm(
+                rooms.stream().map(r -> r == null ? null : r.marking(renamed)).toList(), north);
+    }
+
+    private static <T> List<T> orEmpty(List<T> list) {
+        return list == null ? List.of() : list;
+    }
 
     public record RoomForm(
             String id,
@@ -24,6 +41,20 @@ public record PlanForm(List<RoomForm> rooms, String north) {
             List<CrackForm> cracks,
             List<CutForm> cuts,
             List<MarkForm> marks) {
+        public RoomForm {
+            runs = orEmpty(runs);
+            checks = orEmpty(checks);
+            edges = orEmpty(edges);
+            openings = orEmpty(openings);
+            ramps = orEmpty(ramps);
+            stairs = orEmpty(stairs);
+            doors = orEmpty(doors);
+            joints = orEmpty(joints);
+            cracks = orEmpty(cracks);
+            cuts = orEmpty(cuts);
+            marks = orEmpty(marks);
+        }
+
         static RoomForm of(String id, String name, List<RunForm> runs) {
             return new RoomForm(
                     id, name, runs, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
@@ -36,10 +67,20 @@ public record PlanForm(List<RoomForm> rooms, String north) {
         }
 
         RoomForm withMark(MarkForm mark) {
-            var all = new java.util.ArrayList<>(marks == null ? List.of() : marks);
+            var all = new ArrayList<>(marks);
             all.add(mark);
+            return withMarks(all);
+        }
+
+        private RoomForm withMarks(List<MarkForm> other) {
             return new RoomForm(
-                    id, name, runs, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, all);
+                    id, name, runs, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, other);
+        }
+
+        private RoomForm marking(UnaryOperator<String> renamed) {
+            return withMarks(marks.stream()
+                    .map(m -> m == null || m.zoneId() == null ? m : new MarkForm(renamed.apply(m.zoneId()), m.in()))
+                    .toList());
         }
     }
 

@@ -87,7 +87,7 @@ final class PlanReader {
         String id = faults.line(path + ".id", form.id(), 1, 60);
         String name = faults.line(path + ".name", form.name(), 1, 120);
         List<Run> runs = list(path + ".runs", form.runs(), MOST_RUNS, this::run);
-        boolean whole = runs.size() == orEmpty(form.runs()).size();
+        boolean whole = runs.size() == form.runs().size();
         if (whole && runs.size() < 2) {
             faults.add(path + ".runs", runs.size() + " of them", "at least 2 walls");
         }

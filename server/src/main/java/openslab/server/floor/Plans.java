@@ -2,11 +2,14 @@ package openslab.server.floor;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Shapes;
+import openslab.core.floor.plan.FloorPlan;
 import openslab.core.floor.plan.PlanReport;
 import openslab.core.floor.plan.PlanZone;
 import openslab.core.floor.plan.Room;
@@ -100,9 +103,19 @@ public class Plans {
         plans.add(jobId, seen, PlanUnits.spelled(form, units, json));
     }
 
-    /** A zone that stands on the plan keeps a part of it. */
+    /** A zone that stands on the plan keeps a part of it, and a part belongs to no zone of another job. */
     private void requireFloors(UUID jobId, PlanReport report) {
-        zones.of(jobId).stream()
+        var stored = zones.of(jobId);
+        Set<String> known = stored.stream().map(z -> z.id().toString()).collect(Collectors.toSet());
+        report.rooms().stream()
+                .flatMap(r -> r.pieces().stream())
+                .flatMap(p -> p.zoneId().stream())
+                .filter(id -> !known.contains(id))
+                .findFirst()
+                .ifPresent(id -> {
+                    throw new InvalidInput("rooms.marks.zoneId", id, "a zone of this job");
+                });
+        stored.stream()
                 .filter(z -> z.choice().shape().equals(PlanZone.KIND))
                 .filter(z -> report.zone(z.id().toString()).isEmpty())
                 .findFirst()
@@ -112,6 +125,15 @@ public class Plans {
                             z.choice().name() + " would have no floor left.",
                             "Leave it a part of the plan, or give the zone typed sides first.");
                 });
+    }
+
+    /** The plan of a job that is read from a file, within that write. */
+    public void take(UUID jobId, PlanForm form) {
+        if (form.equals(PlanForm.EMPTY)) {
+            requireFloors(jobId, PlanReport.of(FloorPlan.EMPTY, UnitSystem.METRIC));
+        } else {
+            store(jobId, 0, units(jobId), form);
+        }
     }
 
     public void undo(UUID jobId, Jobs.Seen seen) {

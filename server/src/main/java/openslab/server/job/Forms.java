@@ -72,9 +72,11 @@ public final class Forms {
     /** A zone form that was read; {@code values} holds sides and settings together. */
     public record ZoneChoice(
             String name, String shape, Exposure exposure, boolean dust, boolean washWater, Map<String, Value> values) {
-        /** The same zone, its floor given by the plan; typed sides are kept, should it ever leave it. */
+        /** The same zone, its floor given by the plan instead of by typed sides. */
         ZoneChoice onPlan() {
-            return new ZoneChoice(name, PlanZone.KIND, exposure, dust, washWater, values);
+            Map<String, Value> settings = new TreeMap<>(values);
+            Shapes.fields(shape).forEach(side -> settings.remove(side.id()));
+            return new ZoneChoice(name, PlanZone.KIND, exposure, dust, washWater, settings);
         }
     }
 
