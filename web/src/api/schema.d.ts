@@ -384,6 +384,11 @@ export interface components {
             suspects: components["schemas"]["Suspect"][];
             walked: components["schemas"]["Corner"][];
         };
+        Closing: {
+            misclosure: components["schemas"]["FigureView"];
+            ratio: string;
+            tolerance: components["schemas"]["FigureView"];
+        };
         Closure: {
             /** Format: double */
             dxM: number;
@@ -469,7 +474,7 @@ export interface components {
             perimeterAlso: string;
         };
         EdgeForm: {
-            cove: components["schemas"]["CoveForm"];
+            cove?: components["schemas"]["CoveForm"];
             cutIn: boolean;
             mask: boolean;
             run: string;
@@ -963,6 +968,7 @@ export interface components {
         };
         RoomPlan: {
             closed: components["schemas"]["Closed"];
+            closing: components["schemas"]["Closing"];
             doubts: components["schemas"]["Doubt"][];
             id: string;
             name: string;
@@ -973,7 +979,7 @@ export interface components {
             walls: components["schemas"]["Wall"][];
         };
         RunForm: {
-            bow: components["schemas"]["BowForm"];
+            bow?: components["schemas"]["BowForm"];
             id: string;
             length: string;
             turn: string;
@@ -1138,8 +1144,7 @@ export interface components {
             name: string;
             points: components["schemas"]["Corner"][];
             run: string;
-            /** Format: double */
-            typedM: number;
+            text: string;
         };
         ZoneForm: {
             dust: boolean;

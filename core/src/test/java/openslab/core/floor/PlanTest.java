@@ -59,6 +59,8 @@ public class PlanTest {
         var figures = new ArrayList<>(List.of(q.gross(), q.net(), q.trueArea(), q.perimeter()));
         figures.addAll(q.lengths());
         figures.addAll(q.fills());
+        figures.add(plan.closing().misclosure());
+        figures.add(plan.closing().tolerance());
         return figures;
     }
 

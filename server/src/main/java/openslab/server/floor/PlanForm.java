@@ -2,6 +2,7 @@ package openslab.server.floor;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 
 /**
@@ -84,8 +85,8 @@ public record PlanForm(List<RoomForm> rooms, String north) {
         }
     }
 
-    /** @param turn at the run's first corner: L, R, S, L 45; {@code bow} left out where the wall is straight */
-    public record RunForm(String id, String length, String turn, BowForm bow) {}
+    /** @param turn at the run's first corner: L, R, S, L 45; {@code bow} empty where the wall is straight */
+    public record RunForm(String id, String length, String turn, Optional<BowForm> bow) {}
 
     /**
      * @param kind rise, radius or offsets
@@ -98,7 +99,7 @@ public record PlanForm(List<RoomForm> rooms, String north) {
     public record CheckForm(String id, String from, String to, String length) {}
 
     /** @param cove left out where there is none */
-    public record EdgeForm(String run, boolean mask, boolean cutIn, boolean trim, CoveForm cove) {}
+    public record EdgeForm(String run, boolean mask, boolean cutIn, boolean trim, Optional<CoveForm> cove) {}
 
     public record CoveForm(String radius, String height, String thick, String gap) {}
 
@@ -107,10 +108,19 @@ public record PlanForm(List<RoomForm> rooms, String north) {
 
     /** @param width empty for a circle, whose {@code length} is its diameter about {@code at} */
     public record OpeningForm(
-            String id, String name, String kind, PlaceForm at, String length, String width, String turn) {}
+            String id, String name, String kind, PlaceForm at, String length, String width, String turn) {
+        public OpeningForm {
+            width = width == null ? "" : width;
+            turn = turn == null ? "" : turn;
+        }
+    }
 
     public record RampForm(
-            String id, String name, PlaceForm at, String length, String width, String turn, String rise) {}
+            String id, String name, PlaceForm at, String length, String width, String turn, String rise) {
+        public RampForm {
+            turn = turn == null ? "" : turn;
+        }
+    }
 
     public record StairForm(String id, String name, String width, int risers, String riser, String tread) {}
 

@@ -125,7 +125,9 @@ final class PlanReader {
         String id = faults.line(path + ".id", form.id(), 1, 60);
         Double length = length(path + ".length", form.length(), SHORTEST_M, LONGEST_M);
         Double turn = faults.read(() -> Turn.parse(path + ".turn", form.turn()));
-        Bow bow = form.bow() == null ? Bow.NONE : length == null ? null : bow(path + ".bow", form.bow(), length);
+        Bow bow = form.bow() == null || form.bow().isEmpty()
+                ? Bow.NONE
+                : length == null ? null : bow(path + ".bow", form.bow().get(), length);
         return id == null || length == null || turn == null || bow == null ? null : new Run(id, length, turn, bow);
     }
 
@@ -183,8 +185,9 @@ final class PlanReader {
 
     private Room.Edge edge(String path, PlanForm.EdgeForm form, Map<String, Integer> corners) {
         Integer run = known(path + ".run", form.run(), corners);
-        Room.Cove cove = form.cove() == null ? null : cove(path + ".cove", form.cove());
-        return run == null || form.cove() != null && cove == null
+        boolean coved = form.cove() != null && form.cove().isPresent();
+        Room.Cove cove = coved ? cove(path + ".cove", form.cove().get()) : null;
+        return run == null || coved && cove == null
                 ? null
                 : new Room.Edge(form.run(), form.mask(), form.cutIn(), form.trim(), cove);
     }
@@ -212,7 +215,7 @@ final class PlanReader {
         String name = faults.line(path + ".name", form.name(), 1, 120);
         var kind = faults.oneOf(path + ".kind", form.kind(), Room.Opening.Kind.class);
         Ring ring;
-        if (form.width() == null || form.width().isBlank()) {
+        if (form.width().isBlank()) {
             Corner centre = place(path + ".at", form.at());
             Double diameter = length(path + ".length", form.length(), SHORTEST_M, LONGEST_M);
             ring = centre == null || diameter == null ? null : new Ring.Circle(centre, diameter);

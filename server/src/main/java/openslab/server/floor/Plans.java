@@ -2,6 +2,7 @@ package openslab.server.floor;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -258,7 +259,7 @@ public class Plans {
                     "w" + (i + 1),
                     TapeText.of(Math.hypot(to.x() - from.x(), to.y() - from.y()), units),
                     Turn.text(bearing - heading),
-                    null));
+                    Optional.empty()));
             heading = bearing;
         }
         // a hand's breadth inside the first corner is inside any rectangle or L

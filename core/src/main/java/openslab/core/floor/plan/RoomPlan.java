@@ -11,6 +11,7 @@ import openslab.core.floor.walk.Run;
 import openslab.core.floor.walk.Walk;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Show;
+import openslab.core.quantity.TapeText;
 import openslab.core.quantity.UnitSystem;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
@@ -20,6 +21,7 @@ import org.locationtech.jts.operation.union.UnaryUnionOp;
 /**
  * What follows from a room.
  *
+ * @param closing what did not close, to be read
  * @param walls one for every run, in order
  * @param outline its whole ring, curves drawn by points
  * @param pieces what the cuts part it into, openings left out
@@ -29,6 +31,7 @@ public record RoomPlan(
         String id,
         String name,
         Walk.Closed closed,
+        Closing closing,
         List<Wall> walls,
         Outline outline,
         List<DrawnOpening> openings,
@@ -36,8 +39,8 @@ public record RoomPlan(
         Quantities quantities,
         List<Doubt> doubts) {
 
-    /** @param name of its ends, "A–B"; {@code points} from end to end; {@code lengthM} along it, as adjusted */
-    public record Wall(String run, String name, List<Corner> points, double lengthM, double typedM) {}
+    /** @param name of its ends, "A–B"; {@code points} from end to end; {@code lengthM} along it as adjusted, {@code text} likewise as a tape reads */
+    public record Wall(String run, String name, List<Corner> points, double lengthM, String text) {}
 
     public record DrawnOpening(String id, String name, Room.Opening.Kind kind, List<Corner> ring, double areaM2) {}
 
@@ -51,9 +54,14 @@ public record RoomPlan(
     public record Piece(
             List<List<Corner>> rings, double areaM2, double perimeterM, Optional<String> zoneId, Corner label) {}
 
+    /** Sixteenths of an inch, or millimetres: what a wall is read to. */
+    private static final int TAPE_PARTS = 16;
+
+    private static final int TAPE_DECIMALS = 3;
+
     public static RoomPlan of(Room room, UnitSystem system) {
         Walk.Closed closed = room.walk().close();
-        List<Wall> walls = walls(room.walk().runs(), closed.corners());
+        List<Wall> walls = walls(room.walk().runs(), closed.corners(), system);
         var ring = new ArrayList<Corner>();
         for (Wall wall : walls) {
             ring.addAll(wall.points().subList(0, wall.points().size() - 1));
@@ -79,10 +87,19 @@ public record RoomPlan(
         }
         var quantities = Quantities.of(room, walls, outline, openM2, system);
         return new RoomPlan(
-                room.id(), room.name(), closed, walls, outline, openings, pieces, quantities, List.copyOf(doubts));
+                room.id(),
+                room.name(),
+                closed,
+                Closing.of(closed.closure(), system),
+                walls,
+                outline,
+                openings,
+                pieces,
+                quantities,
+                List.copyOf(doubts));
     }
 
-    private static List<Wall> walls(List<Run> runs, List<Corner> corners) {
+    private static List<Wall> walls(List<Run> runs, List<Corner> corners, UnitSystem system) {
         var walls = new ArrayList<Wall>(runs.size());
         for (int i = 0; i < runs.size(); i++) {
             Run run = runs.get(i);
@@ -98,7 +115,7 @@ public record RoomPlan(
                     cornerName(i) + "–" + cornerName((i + 1) % runs.size()),
                     List.copyOf(points),
                     run.bow().lengthM(chord),
-                    run.lengthM()));
+                    TapeText.of(chord, system, TAPE_PARTS, TAPE_DECIMALS)));
         }
         return List.copyOf(walls);
     }
