@@ -5,6 +5,10 @@ import type {
   LayerForm,
   LogForm,
   NowView,
+  PlaceForm,
+  PlanForm,
+  PlanReport,
+  PlanView,
   RackItem,
   ReferenceView,
   SheetFieldsView,
@@ -130,6 +134,44 @@ export const echoShape = (
   units: string,
 ): Promise<EchoView> =>
   call('POST', '/api/echo/shape', { key: newKey(), body: { shape, sides, units } });
+
+const planPath = (jobId: string) => `/api/jobs/${id(jobId)}/plan`;
+export const plan = (jobId: string): Promise<PlanView> => call('GET', planPath(jobId));
+
+export const putPlan = (jobId: string, key: string, version: number, body: PlanForm) =>
+  call<PlanView>('PUT', planPath(jobId), { key, version, body });
+
+export const stepPlan = (jobId: string, way: 'undo' | 'redo', key: string, version: number) =>
+  call<PlanView>('POST', `${planPath(jobId)}/${way}`, { key, version, body: {} });
+
+export const moveCorner = (
+  where: { jobId: string; roomId: string; corner: number },
+  key: string,
+  version: number,
+  to: PlaceForm,
+) =>
+  call<PlanView>(
+    'PUT',
+    `${planPath(where.jobId)}/rooms/${id(where.roomId)}/corners/${where.corner}`,
+    { key, version, body: { to } },
+  );
+
+export const addPlanZone = (
+  jobId: string,
+  key: string,
+  version: number,
+  body: { roomId: string; in: PlaceForm; zone: ZoneForm },
+) => call<PlanView>('POST', `${planPath(jobId)}/zones`, { key, version, body });
+
+export const walkZone = (jobId: string, zoneId: string, key: string, version: number) =>
+  call<PlanView>('POST', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/walk`, {
+    key,
+    version,
+    body: {},
+  });
+
+export const echoPlan = (form: PlanForm, units: string): Promise<PlanReport> =>
+  call('POST', '/api/echo/plan', { key: newKey(), body: { form, units } });
 
 export const shelf = (): Promise<SheetView[]> => call('GET', '/api/sheets');
 export const sheetFields = (): Promise<SheetFieldsView> => call('GET', '/api/sheets/fields');

@@ -804,6 +804,7 @@ export interface components {
             volume: components["schemas"]["FigureView"];
         };
         Piece: {
+            area: string;
             /** Format: double */
             areaM2: number;
             label: components["schemas"]["Corner"];

@@ -43,7 +43,10 @@
     <ul>
       <li><button type="button" onclick={() => (dialog = 'zone')}>New zone</button></li>
       <li><button type="button" onclick={() => (dialog = 'job')}>Job</button></li>
-      {#if zone}<li><a href={jobHref(job.id, zone.id, 'log')}>Logbook</a></li>{/if}
+      {#if zone}
+        <li><a href={jobHref(job.id, zone.id, 'plan')}>Plan</a></li>
+        <li><a href={jobHref(job.id, zone.id, 'log')}>Logbook</a></li>
+      {/if}
       <li><a href={jobFileUrl(job.id)} download>Export</a></li>
     </ul>
   </div>

@@ -57,6 +57,8 @@
       dialog = 'reading';
     } else if (key === 'l' && zone) {
       location.hash = jobHref(jobId, zone.id, 'log');
+    } else if (key === 'p' && zone) {
+      location.hash = jobHref(jobId, zone.id, 'plan');
     } else if (key === 'w') {
       if (desk.opened) {
         desk.closeWorking();

@@ -7,6 +7,8 @@
     ['↑ ↓', 'climb the core, one stratum up or down'],
     ['n', 'new reading'],
     ['w', 'show or put away the working'],
+    ['p', 'the plan: measure'],
+    ['Ctrl Z', 'undo on the plan; with Shift, redo'],
     ['l', 'logbook'],
     ['/', 'find a job on the rack'],
     ['Esc', 'close what is open'],

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { JobView, ZoneView } from '../api/types';
   import ServicePlace from '../stage/care/ServicePlace.svelte';
+  import PlanPlace from '../stage/floor/PlanPlace.svelte';
   import LayerPlace from '../stage/mix/LayerPlace.svelte';
   import PrepPlace from '../stage/prep/PrepPlace.svelte';
   import SurveyPlace from '../stage/survey/SurveyPlace.svelte';
@@ -19,7 +20,9 @@
   const layer = $derived(zone.report.layers.find((l) => l.id === chosen));
 </script>
 
-{#if chosen === 'slab'}
+{#if chosen === 'plan'}
+  <PlanPlace {desk} {job} {zone} />
+{:else if chosen === 'slab'}
   <SurveyPlace {desk} {job} {zone} {onreading} />
 {:else if chosen === 'prep'}
   <PrepPlace {desk} {job} {zone} />

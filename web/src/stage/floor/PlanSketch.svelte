@@ -11,7 +11,11 @@
   let { report, sides, width }: Props = $props();
 
   const M = 34;
-  const corners = $derived(report.outline.corners);
+  const outline = $derived(report.outline.corners);
+  const minX = $derived(Math.min(...outline.map((c) => c.x)));
+  const minY = $derived(Math.min(...outline.map((c) => c.y)));
+  /** Moved to where it begins, since a plan may begin anywhere. */
+  const corners = $derived(outline.map((c) => ({ x: c.x - minX, y: c.y - minY })));
   const maxX = $derived(Math.max(...corners.map((c) => c.x)));
   const maxY = $derived(Math.max(...corners.map((c) => c.y)));
   const k = $derived(Math.min((width - 2 * M) / maxX, 230 / maxY));
@@ -31,8 +35,8 @@
   aria-label="Plan of {report.name}, {report.area.text}"
 >
   <path class="floor" d={path} />
-  <text x={px(maxX / 2)} y={py(0) + 20}>{sides['length']}</text>
-  <text transform="translate({px(0) - 10} {py(maxY / 2)}) rotate(-90)">{sides['width']}</text>
+  <text x={px(maxX / 2)} y={py(0) + 20}>{sides['length'] ?? ''}</text>
+  <text transform="translate({px(0) - 10} {py(maxY / 2)}) rotate(-90)">{sides['width'] ?? ''}</text>
   {#if sides['cutLength']}
     <text
       x={px(maxX) - (px(maxX) - px(corners[3]?.x ?? maxX)) / 2}

@@ -110,34 +110,38 @@
       bind:value={draft.name}
       autofocus
     />
-    <fieldset>
-      <legend>Shape</legend>
-      <div class="shapes">
-        <label>
-          <input type="radio" name="shape" value="rectangle" bind:group={draft.shape} />
-          <svg viewBox="0 0 40 28" aria-hidden="true"><path d="M2 2h36v24H2z" /></svg> Rectangle
-        </label>
-        <label>
-          <input type="radio" name="shape" value="ell" bind:group={draft.shape} />
-          <svg viewBox="0 0 40 28" aria-hidden="true"><path d="M2 2h22v10h14v14H2z" /></svg> L
-        </label>
+    {#if draft.shape === 'plan'}
+      <p class="echo">Its floor is on the plan: measure it there.</p>
+    {:else}
+      <fieldset>
+        <legend>Shape</legend>
+        <div class="shapes">
+          <label>
+            <input type="radio" name="shape" value="rectangle" bind:group={draft.shape} />
+            <svg viewBox="0 0 40 28" aria-hidden="true"><path d="M2 2h36v24H2z" /></svg> Rectangle
+          </label>
+          <label>
+            <input type="radio" name="shape" value="ell" bind:group={draft.shape} />
+            <svg viewBox="0 0 40 28" aria-hidden="true"><path d="M2 2h22v10h14v14H2z" /></svg> L
+          </label>
+        </div>
+      </fieldset>
+      <div class="grid">
+        {#each sides as field (field.id)}
+          <FieldEntry
+            {field}
+            {units}
+            bind:value={() => draft.sides[field.id] ?? '', (v) => (draft.sides[field.id] = v)}
+            fault={sending.fault(`sides.${field.id}`)}
+          />
+        {/each}
       </div>
-    </fieldset>
-    <div class="grid">
-      {#each sides as field (field.id)}
-        <FieldEntry
-          {field}
-          {units}
-          bind:value={() => draft.sides[field.id] ?? '', (v) => (draft.sides[field.id] = v)}
-          fault={sending.fault(`sides.${field.id}`)}
-        />
-      {/each}
-    </div>
-    <p class="echo" role="status">
-      {#if echo}<b>{echo.area}</b>
-        {echo.areaAlso} · round it <b>{echo.perimeter}</b>
-        {echo.perimeterAlso}{:else}Area and perimeter show here as you type.{/if}
-    </p>
+      <p class="echo" role="status">
+        {#if echo}<b>{echo.area}</b>
+          {echo.areaAlso} · round it <b>{echo.perimeter}</b>
+          {echo.perimeterAlso}{:else}Area and perimeter show here as you type.{/if}
+      </p>
+    {/if}
     <div class="grid">
       <ChoiceEntry
         label="Exposure"

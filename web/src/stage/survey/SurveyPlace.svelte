@@ -2,6 +2,7 @@
   import type { JobView, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { appClock } from '../../app/clock.svelte';
+  import { jobHref } from '../../app/route.svelte';
   import Button from '../../parts/Button.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
@@ -52,6 +53,9 @@
     <div class="buttons">
       <Button kind="main" hint="n" onclick={onreading}>New reading</Button>
       <Button onclick={() => (editing = true)}>Edit zone</Button>
+      <Button hint="p" onclick={() => (location.hash = jobHref(job.id, zone.id, 'plan'))}
+        >Measure</Button
+      >
     </div>
     <h2>Tests</h2>
     <table>

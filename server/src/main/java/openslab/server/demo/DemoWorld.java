@@ -1,5 +1,8 @@
 package openslab.server.demo;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -8,6 +11,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
+import openslab.server.floor.PlanForm;
+import openslab.server.floor.Plans;
 import openslab.server.job.Forms;
 import openslab.server.job.JobStore;
 import openslab.server.job.Jobs;
@@ -16,6 +21,7 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.ObjectMapper;
 
 /**
  * Brackenrow Floors of Saltmarsh Quay, invented: seven floors at different heights of the core, laid relative to now so
@@ -31,11 +37,15 @@ class DemoWorld implements ApplicationRunner {
 
     private final Jobs jobs;
     private final JobStore store;
+    private final Plans plans;
+    private final ObjectMapper json;
     private final Clock clock;
 
-    DemoWorld(Jobs jobs, JobStore store, Clock clock) {
+    DemoWorld(Jobs jobs, JobStore store, Plans plans, ObjectMapper json, Clock clock) {
         this.jobs = jobs;
         this.store = store;
+        this.plans = plans;
+        this.json = json;
         this.clock = clock;
     }
 
@@ -177,6 +187,17 @@ class DemoWorld implements ApplicationRunner {
         return new Floor(job, zone);
     }
 
+    /** Puts a floor on the plan as {@code demo/NAME.json} has it walked. */
+    private void onPlan(UUID job, Floor floor, String name) {
+        plans.walk(job, floor.zone, new Jobs.Seen(UUID.randomUUID(), 0));
+        try (InputStream in = DemoWorld.class.getResourceAsStream("/demo/" + name + ".json")) {
+            var walked = json.readValue(in, PlanForm.class).marking(zone -> floor.zone.toString());
+            plans.put(job, new Jobs.Seen(UUID.randomUUID(), 1), walked);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
     private void workshop() {
         UUID job = job("Boat-repair workshop", "Kittiwake Boats", "US");
         Floor north = zone(
@@ -201,6 +222,7 @@ class DemoWorld implements ApplicationRunner {
         north.hoursAgo(13.4).coat("body").hoursAgo(13.2).coat("flake");
         north.note("Roller door left open a hand's breadth. Flake bag split in two before the first stir.");
         north.hoursAgo(2).climate("61 °F", "64 %", "58 °F");
+        onPlan(job, north, "north-bay");
         Floor south = zone(job, "South bay", Map.of("length", "24' 6\"", "width", "18' 0\""));
         south.hoursAgo(5).walkOver("dusting");
         south.probe("A", "71 %", "15 h");

@@ -48,11 +48,17 @@ public record RoomPlan(
      * A part of the floor.
      *
      * @param rings the outer one first, then round what is left out
+     * @param area as it is read
      * @param zoneId whose it is; empty where no zone has claimed it
      * @param label a place well inside
      */
     public record Piece(
-            List<List<Corner>> rings, double areaM2, double perimeterM, Optional<String> zoneId, Corner label) {}
+            List<List<Corner>> rings,
+            double areaM2,
+            String area,
+            double perimeterM,
+            Optional<String> zoneId,
+            Corner label) {}
 
     /** Sixteenths of an inch, or millimetres: what a wall is read to. */
     private static final int TAPE_PARTS = 16;
@@ -83,7 +89,7 @@ public record RoomPlan(
                     .forEach(o -> doubts.add(outside(o)));
             Geometry coated = openings.isEmpty() ? floor : floor.difference(open);
             openM2 = floor.getArea() - coated.getArea();
-            pieces = pieces(room, coated);
+            pieces = pieces(room, coated, system);
         }
         var quantities = Quantities.of(room, walls, outline, openM2, system);
         return new RoomPlan(
@@ -137,16 +143,16 @@ public record RoomPlan(
                 openings.stream().map(o -> Shapes2D.polygon(o.ring())).toList(), Shapes2D.FACTORY);
     }
 
-    private static List<Piece> pieces(Room room, Geometry coated) {
+    private static List<Piece> pieces(Room room, Geometry coated, UnitSystem system) {
         List<LineString> lines = room.cuts().stream()
                 .map(c -> Shapes2D.through(c.from(), c.to(), coated))
                 .toList();
         return Shapes2D.cut(coated, lines).stream()
-                .map(polygon -> piece(room, polygon))
+                .map(polygon -> piece(room, polygon, system))
                 .toList();
     }
 
-    private static Piece piece(Room room, Polygon polygon) {
+    private static Piece piece(Room room, Polygon polygon, UnitSystem system) {
         var rings = new ArrayList<List<Corner>>();
         rings.add(Shapes2D.corners(polygon.getExteriorRing()));
         for (int i = 0; i < polygon.getNumInteriorRing(); i++) {
@@ -161,6 +167,7 @@ public record RoomPlan(
         return new Piece(
                 List.copyOf(rings),
                 polygon.getArea(),
+                Show.in(system, Dimension.AREA, polygon.getArea()),
                 polygon.getExteriorRing().getLength(),
                 zone,
                 new Corner(inside.getX(), inside.getY()));

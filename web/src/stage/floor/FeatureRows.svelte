@@ -1,0 +1,233 @@
+<script lang="ts">
+  import type { RoomForm, RoomPlan } from '../../api/types';
+  import Button from '../../parts/Button.svelte';
+  import type { FeatureField, FeatureKind } from './features';
+  import type { PlanDesk } from './plan.svelte';
+
+  interface Props {
+    desk: PlanDesk;
+    room: RoomForm;
+    plan: RoomPlan | undefined;
+    kind: FeatureKind;
+  }
+
+  let { desk, room, plan, kind }: Props = $props();
+
+  type Entry = Record<string, unknown> & { id: string };
+
+  // one list of the form, seen as its descriptor describes it
+  const entries = $derived(room[kind.list] as unknown as Entry[]);
+
+  const get = (entry: Entry, path: string): unknown =>
+    path.split('.').reduce<unknown>((o, key) => (o as Record<string, unknown>)[key], entry);
+
+  function set(entry: Entry, path: string, value: unknown, done: boolean) {
+    const keys = path.split('.');
+    const last = keys.pop() ?? '';
+    const owner = keys.reduce<Record<string, unknown>>(
+      (o, key) => o[key] as Record<string, unknown>,
+      entry,
+    );
+    owner[last] = value;
+    desk.typing();
+    if (done) {
+      void desk.save();
+    }
+  }
+
+  const places = (entry: Entry) =>
+    (entry['line'] as { along: string; off: string }[])
+      .map((p) => `${p.along}, ${p.off}`)
+      .join('; ');
+  const toPlaces = (line: string) =>
+    line
+      .split(';')
+      .filter((p) => p.trim() !== '')
+      .map((p) => {
+        const [along = '', off = ''] = p.split(',').map((t) => t.trim());
+        return { along, off };
+      });
+
+  function add() {
+    const used = new Set(entries.map((e) => e.id));
+    let i = entries.length + 1;
+    while (used.has(`${kind.list}-${i}`)) {
+      i++;
+    }
+    const list = room[kind.list] as unknown as Entry[];
+    list.push({ id: `${kind.list}-${i}`, ...kind.fresh(room, desk.units) });
+  }
+
+  function takeOut(entry: Entry) {
+    const list = room[kind.list] as unknown as Entry[];
+    list.splice(list.indexOf(entry), 1);
+    desk.typing();
+    void desk.save();
+  }
+
+  const fault = (i: number, field: FeatureField) =>
+    desk.fault(room, `${kind.list}[${i}].${field.path}`);
+  const options = (field: FeatureField) =>
+    field.kind === 'choice'
+      ? (field.choices ?? [])
+      : room.runs.map((run, i) => {
+          const name = plan?.walls[i]?.name ?? String(i + 1);
+          return {
+            id: run.id,
+            label: field.kind === 'corner' ? (name.split('–')[0] ?? name) : name,
+          };
+        });
+</script>
+
+<details open={entries.length > 0}>
+  <summary
+    ><b>{kind.title}</b>{#if entries.length > 0}<span>{entries.length}</span>{/if}</summary
+  >
+  <p>{kind.about}</p>
+  {#each entries as entry, i (entry.id)}
+    <fieldset>
+      <legend>{kind.add} {i + 1}</legend>
+      {#each kind.fields as field (field.path)}
+        {@const wrong = fault(i, field)}
+        {#if field.kind === 'tick'}
+          <label class="tick"
+            ><input
+              type="checkbox"
+              checked={get(entry, field.path) === true}
+              onchange={(e) => set(entry, field.path, e.currentTarget.checked, true)}
+            />
+            {field.label}</label
+          >
+        {:else}
+          <label>
+            <span>{field.label}</span>
+            {#if field.kind === 'wall' || field.kind === 'corner' || field.kind === 'choice'}
+              <select
+                value={get(entry, field.path)}
+                onchange={(e) => set(entry, field.path, e.currentTarget.value, true)}
+              >
+                {#each options(field) as option (option.id)}<option value={option.id}
+                    >{option.label}</option
+                  >{/each}
+              </select>
+            {:else if field.kind === 'line'}
+              <input
+                value={places(entry)}
+                placeholder={field.hint}
+                aria-invalid={wrong !== undefined}
+                onchange={(e) => set(entry, field.path, toPlaces(e.currentTarget.value), true)}
+              />
+            {:else if field.kind === 'number'}
+              <input
+                type="number"
+                min="1"
+                value={get(entry, field.path)}
+                aria-invalid={wrong !== undefined}
+                onchange={(e) => set(entry, field.path, Number(e.currentTarget.value), true)}
+              />
+            {:else}
+              <input
+                value={get(entry, field.path)}
+                placeholder={field.hint}
+                aria-invalid={wrong !== undefined}
+                oninput={(e) => set(entry, field.path, e.currentTarget.value, false)}
+                onchange={() => void desk.save()}
+              />
+            {/if}
+            {#if wrong}<em>Accepted: {wrong.accepted}.</em>{/if}
+          </label>
+        {/if}
+      {/each}
+      <Button kind="quiet" onclick={() => takeOut(entry)}>Take out</Button>
+    </fieldset>
+  {/each}
+  <Button onclick={add}>Add: {kind.add.toLowerCase()}</Button>
+</details>
+
+<style>
+  details {
+    border-block-start: 1px solid var(--line);
+    padding-block-end: 8px;
+  }
+
+  summary {
+    display: flex;
+    align-items: center;
+    gap: 10px;
+    min-block-size: var(--tap);
+    cursor: pointer;
+  }
+
+  summary::before {
+    content: '+';
+    inline-size: 16px;
+    font: 600 20px var(--figures);
+    color: var(--chalk);
+  }
+
+  details[open] summary::before {
+    content: '−';
+  }
+
+  summary span,
+  p {
+    color: var(--ink-soft);
+  }
+
+  p {
+    font-size: 14px;
+    margin-block-end: 8px;
+  }
+
+  fieldset {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(120px, 1fr));
+    gap: 6px 12px;
+    align-items: end;
+    padding: 8px 0 12px;
+    margin-block-end: 4px;
+  }
+
+  legend {
+    font-weight: 600;
+    padding: 0;
+  }
+
+  label {
+    display: grid;
+    gap: 2px;
+    font-size: 14px;
+    min-inline-size: 0;
+  }
+
+  .tick {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-block-size: var(--tap);
+  }
+
+  label input:not([type='checkbox']),
+  select {
+    inline-size: 100%;
+    min-inline-size: 0;
+    min-block-size: var(--tap);
+    padding: 4px 8px;
+    border: 1px solid var(--line-strong);
+    border-radius: var(--radius);
+    background: #ffffff;
+    font: inherit;
+    font-size: 16px;
+  }
+
+  input[aria-invalid='true'] {
+    border: 2px solid var(--stop);
+  }
+
+  em {
+    font-style: normal;
+    font-size: 13px;
+    font-weight: 500;
+    color: var(--stop);
+  }
+</style>

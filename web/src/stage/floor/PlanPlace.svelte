@@ -1,0 +1,324 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import type { JobView, Units, ZoneView } from '../../api/types';
+  import type { JobDesk } from '../../app/job.svelte';
+  import Button from '../../parts/Button.svelte';
+  import FigureButton from '../../parts/FigureButton.svelte';
+  import Mark from '../../parts/Mark.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
+  import EdgeRows from './EdgeRows.svelte';
+  import FeatureRows from './FeatureRows.svelte';
+  import PlanDrawing from './PlanDrawing.svelte';
+  import PlanParts from './PlanParts.svelte';
+  import WallTable from './WallTable.svelte';
+  import { FEATURES } from './features';
+  import { PlanDesk } from './plan.svelte';
+
+  interface Props {
+    desk: JobDesk;
+    job: JobView;
+    zone: ZoneView;
+  }
+
+  let { desk, job, zone }: Props = $props();
+
+  // the place is made anew for another job
+  // svelte-ignore state_referenced_locally
+  const plans = new PlanDesk(desk, job.id, job.facts.units as Units);
+  $effect(() => untrack(() => void plans.load()));
+
+  let chosen = $state('');
+  let picked = $state('');
+  let drawing = $state<PlanDrawing>();
+
+  /** The room the zone stands in, until another is picked. */
+  const home = $derived(
+    plans.draft.rooms.find((r) => r.marks.some((m) => m.zoneId === zone.id))?.id ?? '',
+  );
+  const shown = $derived(plans.room(picked || home));
+  const typedZones = $derived(job.zones.filter((z) => z.facts.shape !== 'plan'));
+
+  function newRoom() {
+    const used = new Set(plans.draft.rooms.map((r) => r.id));
+    let i = plans.draft.rooms.length + 1;
+    while (used.has(`room-${i}`)) {
+      i++;
+    }
+    const nothing = {
+      runs: [],
+      checks: [],
+      edges: [],
+      openings: [],
+      ramps: [],
+      stairs: [],
+      doors: [],
+      joints: [],
+      cracks: [],
+      cuts: [],
+      marks: [],
+    };
+    plans.draft.rooms.push({ id: `room-${i}`, name: `Room ${i}`, ...nothing });
+    picked = `room-${i}`;
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+      const way = event.shiftKey ? 'redo' : 'undo';
+      if (way === 'undo' ? plans.canUndo : plans.canRedo) {
+        event.preventDefault();
+        void plans.step(way);
+      }
+    }
+  }
+</script>
+
+<svelte:window {onkeydown} />
+
+<header>
+  <h1>Measure</h1>
+  {#if plans.draft.rooms.length > 1}
+    <nav aria-label="Rooms">
+      {#each plans.draft.rooms as room (room.id)}
+        <button
+          type="button"
+          aria-pressed={room.id === shown?.form.id}
+          onclick={() => (picked = room.id)}>{room.name}</button
+        >
+      {/each}
+    </nav>
+  {/if}
+  <div class="tools">
+    <Button disabled={!plans.canUndo || plans.busy} onclick={() => void plans.step('undo')}
+      >Undo</Button
+    >
+    <Button disabled={!plans.canRedo || plans.busy} onclick={() => void plans.step('redo')}
+      >Redo</Button
+    >
+    <Button onclick={newRoom}>New room</Button>
+  </div>
+</header>
+
+<Trouble
+  problem={plans.problem}
+  shown={plans.problem?.faults.map((f) => f.field).filter((f) => f.startsWith('rooms[')) ?? []}
+/>
+{#if plans.problem?.status === 412}
+  <div class="tools">
+    <Button kind="main" onclick={() => void plans.save()}>Save mine over it</Button>
+    <Button onclick={() => void plans.takeTheirs()}>Take theirs</Button>
+  </div>
+{/if}
+
+{#if shown}
+  {@const plan = shown.plan}
+  <div class="columns">
+    <div>
+      {#if plan}
+        <PlanDrawing
+          bind:this={drawing}
+          {plan}
+          zones={job.zones}
+          units={plans.units}
+          {chosen}
+          onchoose={(run) => (chosen = run)}
+          onmove={(corner, x, y) => void plans.moveCorner(plan.id, corner, x, y)}
+        />
+        <div class="tools under">
+          <Button onclick={() => drawing?.zoom(1.3)}>Nearer</Button>
+          <Button onclick={() => drawing?.zoom(1 / 1.3)}>Farther</Button>
+          <Button onclick={() => drawing?.fitAll()}>Whole room</Button>
+        </div>
+        <div class="closing" data-method={plan.closed.method}>
+          {#if plan.doubts.length === 0}
+            <Mark mark="GO" word={plan.closing.ratio === '' ? 'closes' : 'closes well enough'} />
+          {:else}
+            <Mark mark="HOLD" />
+          {/if}
+          {#if plan.closing.ratio !== ''}
+            <span
+              >misses by <FigureButton figure={plan.closing.misclosure} />, {plan.closing.ratio}; up
+              to <FigureButton figure={plan.closing.tolerance} /> is shared out</span
+            >
+          {/if}
+          {#if plan.closed.method === 'ADJUSTED'}<span>adjusted with its checks</span>{/if}
+        </div>
+        {#each plan.doubts as doubt, i (`${doubt.rule} ${i}`)}
+          <div class="doubt">
+            <b>{doubt.title}</b>: {doubt.measured}; needed {doubt.needed}.
+            <p>{doubt.why} <b>{doubt.remedy}</b></p>
+          </div>
+        {/each}
+        <dl>
+          {#each [plan.quantities.gross, plan.quantities.net, plan.quantities.trueArea, plan.quantities.perimeter, ...plan.quantities.lengths, ...plan.quantities.fills] as figure (figure.label)}
+            <div>
+              <dt>{figure.label}</dt>
+              <dd><FigureButton {figure} /> <small>{figure.also}</small></dd>
+            </div>
+          {/each}
+        </dl>
+        <PlanParts desk={plans} {job} {plan} />
+      {:else}
+        <p class="empty">Two walls, and the plan begins to show.</p>
+      {/if}
+    </div>
+    <div>
+      <label class="roomname"
+        >Room <input bind:value={shown.form.name} onchange={() => void plans.save()} /></label
+      >
+      <WallTable
+        desk={plans}
+        room={shown.form}
+        {plan}
+        {chosen}
+        onchoose={(run) => (chosen = run)}
+      />
+      <h2>What is in it</h2>
+      {#each FEATURES as kind (kind.list)}
+        <FeatureRows desk={plans} room={shown.form} {plan} {kind} />
+      {/each}
+      <EdgeRows desk={plans} room={shown.form} {plan} />
+    </div>
+  </div>
+{:else if plans.loaded}
+  <p class="empty">
+    Nothing is on the plan yet. Put a zone of typed sides on it and walk on from there, or begin a
+    room of its own.
+  </p>
+{/if}
+
+{#if plans.loaded && typedZones.length > 0}
+  <section class="typed" aria-label="Zones of typed sides">
+    <h2>Zones of typed sides</h2>
+    {#each typedZones as z (z.id)}
+      <p>
+        <b>{z.report.name}</b>
+        {z.report.area.text}
+        <Button disabled={plans.busy} onclick={() => void plans.walk(z.id)}>Put on the plan</Button>
+      </p>
+    {/each}
+  </section>
+{/if}
+
+<style>
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px 20px;
+    margin-block-end: 12px;
+  }
+
+  h1 {
+    font-size: 30px;
+  }
+
+  h2 {
+    font-size: 20px;
+    margin-block: 18px 6px;
+  }
+
+  nav {
+    display: flex;
+    flex-wrap: wrap;
+  }
+
+  nav button {
+    min-block-size: var(--tap);
+    padding: 0 12px;
+    border: 0;
+    border-block-end: 3px solid transparent;
+    background: none;
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  nav button[aria-pressed='true'] {
+    border-color: var(--chalk);
+  }
+
+  .tools {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+  }
+
+  header .tools {
+    margin-inline-start: auto;
+  }
+
+  .under {
+    margin-block: 8px;
+  }
+
+  .columns {
+    display: grid;
+    grid-template-columns: minmax(0, 1.25fr) minmax(340px, 1fr);
+    gap: 28px;
+  }
+
+  .closing {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 4px 16px;
+    padding-block: 8px;
+    border-block-end: 4px solid var(--go);
+  }
+
+  .closing[data-method='OPEN'] {
+    border-color: var(--hold);
+  }
+
+  .doubt {
+    padding: 8px 12px;
+    background: var(--hold-wash);
+    margin-block-start: 8px;
+  }
+
+  dl {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+    gap: 10px 20px;
+    padding-block-start: 14px;
+  }
+
+  dt {
+    font-size: 13px;
+    color: var(--ink-soft);
+  }
+
+  small,
+  .empty {
+    color: var(--ink-soft);
+  }
+
+  .roomname {
+    display: grid;
+    grid-template-columns: auto 1fr;
+    gap: 12px;
+    align-items: center;
+    font-weight: 500;
+    margin-block-end: 8px;
+  }
+
+  .roomname input {
+    min-block-size: var(--tap);
+    min-inline-size: 0;
+    padding: 4px 8px;
+    border: 1px solid var(--line-strong);
+    border-radius: var(--radius);
+    background: #ffffff;
+  }
+
+  .typed p {
+    display: flex;
+    gap: 14px;
+    align-items: center;
+  }
+
+  @media (max-width: 1100px) {
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>

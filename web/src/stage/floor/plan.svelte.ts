@@ -1,0 +1,158 @@
+import * as api from '../../api/client';
+import { ApiProblem, newKey, type Fault } from '../../api/client';
+import type {
+  PlaceForm,
+  PlanForm,
+  PlanReport,
+  PlanView,
+  RoomForm,
+  RoomPlan,
+  Units,
+  ZoneForm,
+} from '../../api/types';
+import type { JobDesk } from '../../app/job.svelte';
+
+const ECHO_AFTER_MS = 140;
+const NOTHING: PlanForm = { rooms: [], north: '' };
+
+/** A length in metres as the job would type it: fine enough that nothing moves. */
+const typed = (metres: number, units: Units): string =>
+  units === 'US' ? `${(metres / 0.3048).toFixed(5)} ft` : `${metres.toFixed(5)} m`;
+
+export const place = (x: number, y: number, units: Units): PlaceForm => ({
+  along: typed(x, units),
+  off: typed(y, units),
+});
+
+/**
+ * One plan on the screen. The draft is what the fields hold; it is reckoned while it is typed and saved, one revision at a
+ * time, when a field is left. What was refused stays in the fields, with its faults beside them.
+ */
+export class PlanDesk {
+  draft = $state<PlanForm>(NOTHING);
+  report = $state.raw<PlanReport | null>(null);
+  problem = $state.raw<ApiProblem | null>(null);
+  busy = $state(false);
+  canUndo = $state(false);
+  canRedo = $state(false);
+  loaded = $state(false);
+
+  readonly #desk: JobDesk;
+  readonly #jobId: string;
+  readonly #units: Units;
+  #version = 0;
+  #saved = '';
+  #echo: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(desk: JobDesk, jobId: string, units: Units) {
+    this.#desk = desk;
+    this.#jobId = jobId;
+    this.#units = units;
+  }
+
+  get units(): Units {
+    return this.#units;
+  }
+
+  async load(): Promise<void> {
+    try {
+      this.#take(await api.plan(this.#jobId));
+      this.loaded = true;
+    } catch (e) {
+      this.#refused(e);
+    }
+  }
+
+  room(roomId: string): { form: RoomForm; plan: RoomPlan | undefined } | undefined {
+    const form = this.draft.rooms.find((r) => r.id === roomId) ?? this.draft.rooms[0];
+    return form && { form, plan: this.report?.rooms.find((r) => r.id === form.id) };
+  }
+
+  /** The fault of a field of a room, such as {@code runs[2].length}. */
+  fault(room: RoomForm, path: string): Fault | undefined {
+    const at = `rooms[${this.draft.rooms.indexOf(room)}].${path}`;
+    return this.problem?.faults.find((f) => f.field === at);
+  }
+
+  /** Reckons the draft a moment after the last key; what cannot be read yet leaves the drawing as it was. */
+  typing(): void {
+    clearTimeout(this.#echo);
+    this.#echo = setTimeout(() => {
+      api.echoPlan($state.snapshot(this.draft), this.#units).then(
+        (report) => (this.report = report),
+        () => undefined,
+      );
+    }, ECHO_AFTER_MS);
+  }
+
+  /** Saves the draft, if it says anything new and every room has walls enough to be one. */
+  async save(): Promise<void> {
+    const form = $state.snapshot(this.draft);
+    if (JSON.stringify(form) === this.#saved || form.rooms.some((r) => r.runs.length < 2)) {
+      return;
+    }
+    await this.#write((key) => api.putPlan(this.#jobId, key, this.#version, form));
+  }
+
+  step(way: 'undo' | 'redo'): Promise<void> {
+    return this.#write((key) => api.stepPlan(this.#jobId, way, key, this.#version));
+  }
+
+  moveCorner(roomId: string, corner: number, x: number, y: number): Promise<void> {
+    const where = { jobId: this.#jobId, roomId, corner };
+    const to = place(x, y, this.#units);
+    return this.#write((key) => api.moveCorner(where, key, this.#version, to));
+  }
+
+  addZone(roomId: string, at: { x: number; y: number }, zone: ZoneForm): Promise<void> {
+    const body = { roomId, in: place(at.x, at.y, this.#units), zone };
+    return this.#write((key) => api.addPlanZone(this.#jobId, key, this.#version, body));
+  }
+
+  walk(zoneId: string): Promise<void> {
+    return this.#write((key) => api.walkZone(this.#jobId, zoneId, key, this.#version));
+  }
+
+  /** Lets go of the draft and takes the plan as it is stored. */
+  async takeTheirs(): Promise<void> {
+    await this.load();
+    this.problem = null;
+  }
+
+  async #write(write: (key: string) => Promise<PlanView>): Promise<void> {
+    if (this.busy) {
+      return;
+    }
+    clearTimeout(this.#echo);
+    this.busy = true;
+    try {
+      this.#take(await write(newKey()));
+      this.problem = null;
+      await this.#desk.load();
+    } catch (e) {
+      this.#refused(e);
+      if (e instanceof ApiProblem && e.status === 412) {
+        // saving again has seen what changed
+        this.#version = (await api.plan(this.#jobId)).version;
+      }
+    } finally {
+      this.busy = false;
+    }
+  }
+
+  #take(view: PlanView): void {
+    this.#version = view.version;
+    this.#saved = JSON.stringify(view.form);
+    this.draft = view.form;
+    this.report = view.report;
+    this.canUndo = view.canUndo;
+    this.canRedo = view.canRedo;
+  }
+
+  #refused(e: unknown): void {
+    if (!(e instanceof ApiProblem)) {
+      throw e;
+    }
+    this.problem = e;
+  }
+}
