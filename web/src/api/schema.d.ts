@@ -451,6 +451,12 @@ export interface components {
             where: string[];
             why: string;
         };
+        DrawnLine: {
+            id: string;
+            /** @enum {string} */
+            kind: "CONTROL" | "CONSTRUCTION" | "EXPANSION" | "CRACK" | "MOVING_CRACK" | "CUT" | "DOOR" | "EXIT" | "RAMP";
+            points: components["schemas"]["Corner"][];
+        };
         DrawnOpening: {
             /** Format: double */
             areaM2: number;
@@ -972,6 +978,7 @@ export interface components {
             closing: components["schemas"]["Closing"];
             doubts: components["schemas"]["Doubt"][];
             id: string;
+            lines: components["schemas"]["DrawnLine"][];
             name: string;
             openings: components["schemas"]["DrawnOpening"][];
             outline: components["schemas"]["Outline"];

@@ -31,6 +31,14 @@
     owner[last] = value;
     desk.typing();
     if (done) {
+      save(entry);
+    }
+  }
+
+  /** Only once every field says something: a half-keyed column is not a fault yet. */
+  function save(entry: Entry) {
+    const empty = kind.fields.some((f) => !f.optional && get(entry, f.path) === '');
+    if (!empty) {
       void desk.save();
     }
   }
@@ -131,11 +139,11 @@
                 placeholder={field.hint}
                 aria-invalid={wrong !== undefined}
                 oninput={(e) => set(entry, field.path, e.currentTarget.value, false)}
-                onchange={() => void desk.save()}
+                onchange={() => save(entry)}
               />
             {/if}
-            {#if wrong}<em>Accepted: {wrong.accepted}.</em>{/if}
           </label>
+          {#if wrong}<em role="status">{field.label}: accepted is {wrong.accepted}.</em>{/if}
         {/if}
       {/each}
       <Button kind="quiet" onclick={() => takeOut(entry)}>Take out</Button>
@@ -225,6 +233,7 @@
   }
 
   em {
+    grid-column: 1 / -1;
     font-style: normal;
     font-size: 13px;
     font-weight: 500;

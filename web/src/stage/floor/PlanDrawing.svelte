@@ -78,6 +78,21 @@
       return { ...wall, points, a, m, out, turn, room: length * view.k };
     }),
   );
+  /** From a corner into the room, for its letter. */
+  function inward(i: number) {
+    const [a, b, c] = [corners[(i + n - 1) % n], corners[i], corners[(i + 1) % n]];
+    if (!a || !b || !c) {
+      return { x: 0, y: 0 };
+    }
+    const toA = Math.hypot(a.x - b.x, a.y - b.y) || 1;
+    const toC = Math.hypot(c.x - b.x, c.y - b.y) || 1;
+    const x = (a.x - b.x) / toA + (c.x - b.x) / toC;
+    const y = (a.y - b.y) / toA + (c.y - b.y) / toC;
+    const length = Math.hypot(x, y) || 1;
+    const turned = ((b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x)) * handed >= 0 ? 1 : -1;
+    return { x: (turned * x) / length, y: (turned * y) / length };
+  }
+
   const handed = $derived(signed(corners) >= 0 ? 1 : -1);
   const ring = $derived(walls.flatMap((w) => w.points.slice(0, -1)));
   const gap = $derived(
@@ -91,6 +106,19 @@
       const b = points[(i + 1) % points.length] ?? a;
       return sum + a.x * b.y - b.x * a.y;
     }, 0);
+  }
+
+  /** Half along a line of two places, and which way the floor lies from there. */
+  function middle([a, b]: readonly Corner[]) {
+    if (!a || !b) {
+      return { x: 0, y: 0, in: { x: 0, y: 0 } };
+    }
+    const length = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+    const inward = {
+      x: (-handed * (b.y - a.y)) / length,
+      y: (handed * (b.x - a.x)) / length,
+    };
+    return { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2, in: inward };
   }
 
   /** 1, 2 or 5 of something, near 110 px long. */
@@ -203,7 +231,13 @@
   }
 </script>
 
-<div class="frame" bind:clientWidth={width} bind:clientHeight={height}>
+<div
+  class="frame"
+  bind:clientWidth={width}
+  bind:clientHeight={height}
+  style:background-size="{bar.px}px {bar.px}px"
+  style:background-position="{px(0)}px {py(0)}px"
+>
   <svg
     bind:this={svg}
     {width}
@@ -233,6 +267,11 @@
     {#each plan.openings as opening (opening.id)}
       <path class="opening" d={path(opening.ring)}><title>{opening.name}</title></path>
     {/each}
+    {#each plan.lines as line (line.id)}
+      {#if line.kind !== 'DOOR' && line.kind !== 'EXIT'}
+        <path class="line" data-kind={line.kind} d={path(line.points, false)} />
+      {/if}
+    {/each}
     {#each walls as wall, i (wall.run)}
       <path
         class="wall"
@@ -256,6 +295,19 @@
         >
       {/if}
     {/each}
+    {#if !drag}
+      {#each plan.lines as line (line.id)}
+        {#if line.kind === 'DOOR' || line.kind === 'EXIT'}
+          {@const mid = middle(line.points)}
+          <path class="door" d={path(line.points, false)} />
+          {#if line.kind === 'EXIT'}
+            <text class="exit" x={px(mid.x) + mid.in.x * 15} y={py(mid.y) - mid.in.y * 15 + 5}
+              >way out</text
+            >
+          {/if}
+        {/if}
+      {/each}
+    {/if}
     {#if gap.length === 2}<path class="gap" d={path(gap, false)} />{/if}
     {#if !drag}
       {#each plan.pieces as piece, i (i)}
@@ -273,6 +325,9 @@
         onkeydown={(e) => nudge(e, i)}
       >
         <circle class="touch" cx={px(c.x)} cy={py(c.y)} r="22" />
+        <text class="letter" x={px(c.x) + inward(i).x * 18} y={py(c.y) - inward(i).y * 18 + 5}
+          >{plan.walls[i]?.name.split('–')[0]}</text
+        >
         <circle class="corner" cx={px(c.x)} cy={py(c.y)} r="6" />
       </g>
     {/each}
@@ -287,9 +342,8 @@
   .frame {
     block-size: 440px;
     background:
-      linear-gradient(var(--line) 1px, transparent 1px) 0 0 / 100% 40px,
-      linear-gradient(90deg, var(--line) 1px, transparent 1px) 0 0 / 40px 100%,
-      var(--ground);
+      linear-gradient(var(--line) 1px, transparent 1px),
+      linear-gradient(90deg, var(--line) 1px, transparent 1px), var(--ground);
     border: 1px solid var(--line-strong);
     overflow: hidden;
   }
@@ -338,6 +392,58 @@
     stroke: transparent;
     stroke-width: 30;
     cursor: pointer;
+  }
+
+  .line {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-width: 1.5;
+    stroke-dasharray: 12 4 2 4;
+    pointer-events: none;
+  }
+
+  .line[data-kind='EXPANSION'] {
+    stroke-width: 4;
+    stroke-dasharray: none;
+  }
+
+  .line[data-kind='CRACK'],
+  .line[data-kind='MOVING_CRACK'] {
+    stroke: var(--stop);
+    stroke-dasharray: none;
+  }
+
+  .line[data-kind='MOVING_CRACK'] {
+    stroke-width: 4;
+  }
+
+  .line[data-kind='CUT'] {
+    stroke: var(--chalk);
+    stroke-width: 2;
+    stroke-dasharray: 6 5;
+  }
+
+  .line[data-kind='RAMP'] {
+    stroke-dasharray: 3 3;
+  }
+
+  .door {
+    stroke: var(--paper);
+    stroke-width: 5;
+    pointer-events: none;
+  }
+
+  .exit {
+    fill: var(--go);
+    font-size: 15px;
+    paint-order: stroke;
+    stroke: var(--ground);
+    stroke-width: 5px;
+  }
+
+  .letter {
+    font-size: 15px;
+    fill: var(--ink-soft);
   }
 
   .gap {

@@ -13,7 +13,7 @@
 
   let { desk, room, plan, chosen, onchoose }: Props = $props();
 
-  let turn = $state('S');
+  let turn = $state('L');
   let length = $state('');
   let field = $state<HTMLInputElement>();
 
@@ -163,7 +163,7 @@
   <input
     class="turn"
     aria-label="Turn of the next wall"
-    bind:value={turn}
+    bind:value={() => (room.runs.length === 0 ? 'S' : turn), (v) => (turn = v)}
     disabled={room.runs.length === 0}
   />
   <input
@@ -233,8 +233,16 @@
   }
 
   .turn {
-    inline-size: 64px;
+    inline-size: 58px;
     text-align: center;
+  }
+
+  td:nth-child(4) {
+    inline-size: 104px;
+  }
+
+  td:last-child :global(button) {
+    padding: 0 4px;
   }
 
   .bow td {

@@ -12,6 +12,8 @@ export interface FeatureField {
   kind: 'text' | 'number' | 'tick' | 'wall' | 'corner' | 'choice' | 'line';
   choices?: readonly { id: string; label: string }[];
   hint?: string;
+  /** May stay empty. */
+  optional?: boolean;
 }
 
 export interface FeatureKind {
@@ -73,7 +75,7 @@ export const FEATURES: readonly FeatureKind[] = [
       },
       ...placed('at'),
       text('length', 'Length or diameter'),
-      text('width', 'Width', 'empty: round'),
+      { ...text('width', 'Width', 'empty: round'), optional: true },
     ],
   },
   {

@@ -42,6 +42,7 @@ export class PlanDesk {
   readonly #units: Units;
   #version = 0;
   #saved = '';
+  #again = false;
   #echo: ReturnType<typeof setTimeout> | undefined;
 
   constructor(desk: JobDesk, jobId: string, units: Units) {
@@ -88,10 +89,23 @@ export class PlanDesk {
   /** Saves the draft, if it says anything new and every room has walls enough to be one. */
   async save(): Promise<void> {
     const form = $state.snapshot(this.draft);
-    if (JSON.stringify(form) === this.#saved || form.rooms.some((r) => r.runs.length < 2)) {
+    const text = JSON.stringify(form);
+    if (text === this.#saved) {
+      this.problem = null;
       return;
     }
-    await this.#write((key) => api.putPlan(this.#jobId, key, this.#version, form));
+    if (form.rooms.some((r) => r.runs.length < 2)) {
+      return;
+    }
+    if (this.busy) {
+      this.#again = true;
+      return;
+    }
+    await this.#write((key) => api.putPlan(this.#jobId, key, this.#version, form), text);
+    if (this.#again) {
+      this.#again = false;
+      await this.save();
+    }
   }
 
   step(way: 'undo' | 'redo'): Promise<void> {
@@ -119,14 +133,15 @@ export class PlanDesk {
     this.problem = null;
   }
 
-  async #write(write: (key: string) => Promise<PlanView>): Promise<void> {
+  /** @param sent the draft as it was sent; what was typed since stays */
+  async #write(write: (key: string) => Promise<PlanView>, sent = ''): Promise<void> {
     if (this.busy) {
       return;
     }
     clearTimeout(this.#echo);
     this.busy = true;
     try {
-      this.#take(await write(newKey()));
+      this.#take(await write(newKey()), sent);
       this.problem = null;
       await this.#desk.load();
     } catch (e) {
@@ -140,11 +155,13 @@ export class PlanDesk {
     }
   }
 
-  #take(view: PlanView): void {
+  #take(view: PlanView, sent = ''): void {
     this.#version = view.version;
     this.#saved = JSON.stringify(view.form);
-    this.draft = view.form;
-    this.report = view.report;
+    if (sent === '' || JSON.stringify($state.snapshot(this.draft)) === sent) {
+      this.draft = view.form;
+      this.report = view.report;
+    }
     this.canUndo = view.canUndo;
     this.canRedo = view.canRedo;
   }

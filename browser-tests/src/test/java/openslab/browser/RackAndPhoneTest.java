@@ -6,36 +6,11 @@ import static org.testng.Assert.assertEquals;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.List;
 import java.util.Map;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 
 /** The rack's own doings, a metric floor keyed in on a phone, and the floor that must be etched. */
-public class RackAndPhoneTest {
-    private static final String NBSP = "\u00a0";
-
-    private Running app;
-
-    @BeforeClass
-    void start() {
-        app = Running.start(Running.emptyFolder(), "--demo=true");
-    }
-
-    @AfterClass
-    void stop() {
-        app.close();
-        assertEquals(app.complaints, List.of());
-    }
-
-    private Page rack(int width, int height) {
-        Page page = app.page(width, height);
-        page.navigate(app.address);
-        page.getByText("Old tram shed café").waitFor();
-        return page;
-    }
-
+public class RackAndPhoneTest extends OnTheDemo {
     private static Locator items(Page page) {
         return page.getByRole(AriaRole.MAIN).getByRole(AriaRole.LISTITEM);
     }

@@ -4,61 +4,15 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
-import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** The demo's screens: fit for everybody, on a laptop and a phone, by keyboard, and light enough. */
-public class ScreensTest {
-    private Running app;
-
-    @BeforeClass
-    void start() {
-        app = Running.start(Running.emptyFolder(), "--demo=true");
-    }
-
-    @AfterClass
-    void stop() {
-        app.close();
-        assertEquals(app.complaints, List.of());
-    }
-
-    @DataProvider
-    Object[][] sizes() {
-        return new Object[][] {{1280, 800}, {390, 844}};
-    }
-
-    private Page openJob(int width, int height, String job) {
-        Page page = app.page(width, height);
-        page.navigate(app.address);
-        page.getByRole(AriaRole.LINK)
-                .filter(new Locator.FilterOptions().setHasText(job))
-                .click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Slab survey"))
-                .waitFor();
-        return page;
-    }
-
-    private static void assertFit(Page page, String screen) {
-        var violations = new ArrayList<String>();
-        new AxeBuilder(page)
-                .analyze()
-                .getViolations()
-                .forEach(v ->
-                        violations.add(v.getId() + ": " + v.getNodes().get(0).getHtml()));
-        assertEquals(String.join("\n", violations), "", screen);
-        Object over = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
-        assertEquals(over, 0, screen + " is wider than the screen");
-    }
-
+public class ScreensTest extends OnTheDemo {
     @Test(dataProvider = "sizes")
     public void every_screen_is_fit_for_everybody(int width, int height) {
         Page page = app.page(width, height);

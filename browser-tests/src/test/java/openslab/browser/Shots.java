@@ -35,6 +35,9 @@ public class Shots {
             shoot(page, "clocks");
             page.keyboard().press("l");
             shoot(page, "logbook");
+            page.keyboard().press("p");
+            page.getByLabel("Corner B: arrows move it").waitFor();
+            shoot(page, "plan");
             job(app, page, "Ferry line");
             hands.climbTo("Preparation");
             shoot(page, "preparation");
@@ -50,6 +53,13 @@ public class Shots {
             shoot(phone, "phone-rack");
             job(app, phone, "Old tram shed");
             shoot(phone, "phone-survey");
+            phone.getByRole(
+                            AriaRole.LINK,
+                            new Page.GetByRoleOptions().setName("Plan").setExact(true))
+                    .click();
+            new Hands(phone).press("Put on the plan");
+            phone.getByLabel("Corner B: arrows move it").waitFor();
+            shoot(phone, "phone-plan");
             new Hands(phone).climbTo("Body coat");
             shoot(phone, "phone-mix");
         }

@@ -32,8 +32,8 @@ public record Closing(Figure misclosure, Figure tolerance, String ratio) {
         Figure tolerance = t.figure(
                 "tolerance",
                 "t",
-                "max(w/500,h)",
-                Math.max(walked / 500, least),
+                "max(w/1000,h)",
+                Math.max(walked / 1000, least),
                 unit,
                 Source.ours("what a tape read to 1/8 in does; a surveyor asks for more"));
         String ratio = closure.lengthM() < 1e-9

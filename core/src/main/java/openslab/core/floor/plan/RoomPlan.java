@@ -35,6 +35,7 @@ public record RoomPlan(
         List<Wall> walls,
         Outline outline,
         List<DrawnOpening> openings,
+        List<DrawnLine> lines,
         List<Piece> pieces,
         Quantities quantities,
         List<Doubt> doubts) {
@@ -100,6 +101,7 @@ public record RoomPlan(
                 walls,
                 outline,
                 openings,
+                DrawnLine.of(room, walls),
                 pieces,
                 quantities,
                 List.copyOf(doubts));

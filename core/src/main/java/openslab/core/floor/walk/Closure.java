@@ -10,10 +10,10 @@ package openslab.core.floor.walk;
  * @param toleranceM what tape work allows over that distance, m
  */
 public record Closure(double dxM, double dyM, double lengthM, double walkedM, double toleranceM) {
-    /** Half an inch, or one in five hundred of the way if that is more: ours, for a tape read to 1/8 in. */
+    /** Half an inch, or one in a thousand of the way if that is more: ours, for a tape read to 1/8 in. */
     private static final double LEAST_TOLERANCE_M = 0.0127;
 
-    private static final double TOLERANCE_RATIO = 500;
+    private static final double TOLERANCE_RATIO = 1000;
 
     static Closure of(double dxM, double dyM, double walkedM) {
         return new Closure(

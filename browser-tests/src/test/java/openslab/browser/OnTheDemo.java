@@ -1,0 +1,67 @@
+package openslab.browser;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+
+/** Tests that drive the demo: one application for the class, and pages that complained of nothing. */
+abstract class OnTheDemo {
+    static final String NBSP = "\u00a0";
+
+    Running app;
+
+    @BeforeClass
+    void start() {
+        app = Running.start(Running.emptyFolder(), "--demo=true");
+    }
+
+    @AfterClass
+    void stop() {
+        app.close();
+        assertEquals(app.complaints, List.of());
+    }
+
+    @DataProvider
+    Object[][] sizes() {
+        return new Object[][] {{1280, 800}, {390, 844}};
+    }
+
+    Page rack(int width, int height) {
+        Page page = app.page(width, height);
+        page.navigate(app.address);
+        page.getByText("Old tram shed café").waitFor();
+        return page;
+    }
+
+    Page openJob(int width, int height, String job) {
+        Page page = rack(width, height);
+        page.getByRole(AriaRole.LINK)
+                .filter(new Locator.FilterOptions().setHasText(job))
+                .click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Slab survey"))
+                .waitFor();
+        return page;
+    }
+
+    /** Nothing that axe-core finds, and nothing wider than the screen. */
+    static void assertFit(Page page, String screen) {
+        var violations = new ArrayList<String>();
+        new AxeBuilder(page)
+                .analyze()
+                .getViolations()
+                .forEach(v ->
+                        violations.add(v.getId() + ": " + v.getNodes().get(0).getHtml()));
+        assertEquals(String.join("\n", violations), "", screen);
+        Object over = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
+        assertTrue(((Number) over).intValue() == 0, screen + " is wider than the screen by " + over);
+    }
+}
