@@ -402,6 +402,11 @@ export interface components {
             walkedM: number;
             withinTolerance?: boolean;
         };
+        Contour: {
+            ends: components["schemas"]["Corner"][];
+            /** Format: double */
+            heightM: number;
+        };
         Corner: {
             /** Format: double */
             x: number;
@@ -497,6 +502,10 @@ export interface components {
         EntryPart: {
             entry: components["schemas"]["LogForm"];
             key: string;
+        };
+        FNumbers: {
+            flatness?: components["schemas"]["FigureView"];
+            levelness?: components["schemas"]["FigureView"];
         };
         Field: {
             choices: components["schemas"]["Choice"][];
@@ -678,6 +687,21 @@ export interface components {
             next: components["schemas"]["Next"];
             strata: components["schemas"]["Stratum"][];
             system: string;
+        };
+        LevelReport: {
+            contours: components["schemas"]["Contour"][];
+            fNumbers?: components["schemas"]["FNumbers"];
+            fill: components["schemas"]["FigureView"];
+            ponding: components["schemas"]["FigureView"];
+            range: components["schemas"]["FigureView"];
+            spots: components["schemas"]["Spot"][];
+        };
+        LevelsForm: {
+            at: components["schemas"]["PlaceForm"];
+            /** Format: int32 */
+            columns: number;
+            heights: string[];
+            step: string;
         };
         Limits: {
             /** Format: double */
@@ -966,6 +990,7 @@ export interface components {
             edges: components["schemas"]["EdgeForm"][];
             id: string;
             joints: components["schemas"]["JointForm"][];
+            levels?: components["schemas"]["LevelsForm"];
             marks: components["schemas"]["MarkForm"][];
             name: string;
             openings: components["schemas"]["OpeningForm"][];
@@ -978,6 +1003,7 @@ export interface components {
             closing: components["schemas"]["Closing"];
             doubts: components["schemas"]["Doubt"][];
             id: string;
+            levels?: components["schemas"]["LevelReport"];
             lines: components["schemas"]["DrawnLine"][];
             name: string;
             openings: components["schemas"]["DrawnOpening"][];
@@ -1061,6 +1087,12 @@ export interface components {
         SourceView: {
             kind: string;
             sentence: string;
+        };
+        Spot: {
+            area: string;
+            at: components["schemas"]["Corner"];
+            depth: string;
+            volume: string;
         };
         StairForm: {
             id: string;

@@ -2,9 +2,11 @@ package openslab.bench;
 
 import java.net.InetAddress;
 import java.nio.file.Path;
+import java.util.Collection;
 import java.util.Locale;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.TimeValue;
 import org.openjdk.jmh.runner.options.VerboseMode;
@@ -21,8 +23,28 @@ public final class Main {
                 InetAddress.getLocalHost().getHostName(),
                 Runtime.getRuntime().availableProcessors(),
                 Runtime.version());
+        for (RunResult result : measured(WholeJob.class)) {
+            print("Core, whole job recomputed (20 zones, 500 readings)", result, " (budget p99 16 ms)");
+        }
+        double before = 0;
+        for (RunResult result : measured(LargeFloor.class)) {
+            String corners = result.getParams().getParam("corners");
+            double median = result.getPrimaryResult().getStatistics().getPercentile(50);
+            print(
+                    "Core, a floor of " + corners + " corners, 200 cracks, 10000 levels",
+                    result,
+                    (corners.equals("2000") ? " (budget p99 16 ms)" : "")
+                            + (before > 0
+                                    ? String.format(Locale.ROOT, ", %.2f times the one before", median / before)
+                                    : ""));
+            before = median;
+        }
+        ApiLoad.run(Path.of(args[0]));
+    }
+
+    private static Collection<RunResult> measured(Class<?> benchmark) throws RunnerException {
         var options = new OptionsBuilder()
-                .include(WholeJob.class.getSimpleName())
+                .include(benchmark.getSimpleName())
                 .forks(1)
                 .warmupIterations(3)
                 .warmupTime(TimeValue.seconds(3))
@@ -30,15 +52,18 @@ public final class Main {
                 .measurementTime(TimeValue.seconds(3))
                 .verbosity(VerboseMode.SILENT)
                 .build();
-        for (RunResult result : new Runner(options).run()) {
-            var times = result.getPrimaryResult().getStatistics();
-            System.out.printf(
-                    Locale.ROOT,
-                    "Core, whole job recomputed (20 zones, 500 readings): p50 %.2f ms, p99 %.2f ms, worst %.2f ms (budget p99 16 ms)%n",
-                    times.getPercentile(50),
-                    times.getPercentile(99),
-                    times.getMax());
-        }
-        ApiLoad.run(Path.of(args[0]));
+        return new Runner(options).run();
+    }
+
+    private static void print(String what, RunResult result, String besides) {
+        var times = result.getPrimaryResult().getStatistics();
+        System.out.printf(
+                Locale.ROOT,
+                "%s: p50 %.2f ms, p99 %.2f ms, worst %.2f ms%s%n",
+                what,
+                times.getPercentile(50),
+                times.getPercentile(99),
+                times.getMax(),
+                besides);
     }
 }

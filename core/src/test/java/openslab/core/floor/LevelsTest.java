@@ -12,6 +12,7 @@ import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.joint.SawCuts;
 import openslab.core.floor.level.FNumbers;
 import openslab.core.floor.level.Heights;
+import openslab.core.floor.level.LevelReport;
 import openslab.core.quantity.UnitSystem;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -181,5 +182,24 @@ public class LevelsTest {
         new Heights(new Corner(0, 0), 0.3048, 5, h).lines().forEach(l -> lengths.add(l.length));
         // rows of 5: one has a gap after two, leaving two; columns of 4, one with its gap in the second place
         assertEquals(lengths, List.of(5, 5, 5, 4, 4, 4, 4));
+    }
+
+    @Test
+    public void a_level_report_reads_in_the_jobs_units_with_its_working() {
+        LevelReport report = LevelReport.of(bowl(41, 0.3048, INCH / 2), List.of(), UnitSystem.US);
+        assertEquals(report.range().text(), "0.50\u00a0in");
+        assertEquals(report.spots().size(), 1);
+        assertEquals(report.spots().get(0).depth(), "0.50\u00a0in");
+        assertTrue(report.fNumbers().isPresent());
+        assertTrue(
+                report.contours().size() <= 9 && report.contours().size() >= 4,
+                report.contours().size() + "");
+        List.of(report.range(), report.ponding(), report.fill()).forEach(Formula::assertRecomputes);
+        assertEquals(report.ponding().value(), report.fill().value(), 1e-6);
+        var coarse = LevelReport.of(bowl(11, 1, 0.01), List.of(), UnitSystem.METRIC);
+        assertTrue(coarse.fNumbers().isEmpty());
+        var flat = LevelReport.of(new Heights(new Corner(0, 0), 1, 3, new double[9]), List.of(), UnitSystem.METRIC);
+        assertEquals(flat.contours(), List.of());
+        assertEquals(flat.fill().value(), 0.0);
     }
 }

@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import openslab.core.Cases;
@@ -128,8 +129,19 @@ public class PlanTest {
 
     private static Room room(Walk walk, List<Room.Opening> openings, List<Room.Cut> cuts) {
         return new Room(
-                "a", "a", walk, List.of(), openings, List.of(), List.of(), List.of(), List.of(), List.of(), cuts,
-                List.of());
+                "a",
+                "a",
+                walk,
+                List.of(),
+                openings,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                cuts,
+                List.of(),
+                Optional.empty());
     }
 
     @Test
@@ -175,7 +187,8 @@ public class PlanTest {
                 List.of(),
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                Optional.empty());
         RoomPlan plan = RoomPlan.of(room, UnitSystem.US);
         // 60 + 4·(5·7/12 + 4·11/12) = 60 + 4·6.5833 = 86.33 ft², nosings 5·4 = 20 ft, by hand
         assertEquals(plan.quantities().trueArea().value(), 60 + 4 * (35 + 44) / 12.0, 1e-9);
@@ -199,7 +212,8 @@ public class PlanTest {
                 List.of(),
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                Optional.empty());
         RoomPlan plan = RoomPlan.of(room, UnitSystem.US);
         assertEquals(plan.quantities().trueArea().value(), 200 + 4 * (Math.sqrt(145) - 12), 1e-9);
         assertEquals(plan.quantities().net().value(), 200, 1e-9);
@@ -223,7 +237,8 @@ public class PlanTest {
                 List.of(),
                 List.of(),
                 List.of(),
-                List.of());
+                List.of(),
+                Optional.empty());
         RoomPlan plan = RoomPlan.of(room, UnitSystem.US);
         assertEquals(named(plan, "cove").value(), 100, 1e-9);
         assertEquals(named(plan, "to mask").value(), 226 - 3, 1e-9);
@@ -299,7 +314,8 @@ public class PlanTest {
                 List.of(),
                 List.of(),
                 List.of(cut),
-                List.of(new Room.ZoneMark("west", new Corner(1, 1))));
+                List.of(new Room.ZoneMark("west", new Corner(1, 1))),
+                Optional.empty());
         RoomPlan plan = RoomPlan.of(room, UnitSystem.METRIC);
         assertEquals(plan.pieces().size(), 2);
         RoomPlan.Piece west = plan.pieces().stream()

@@ -41,7 +41,8 @@ public record PlanForm(List<RoomForm> rooms, String north) {
             List<JointForm> joints,
             List<CrackForm> cracks,
             List<CutForm> cuts,
-            List<MarkForm> marks) {
+            List<MarkForm> marks,
+            Optional<LevelsForm> levels) {
         public RoomForm {
             runs = orEmpty(runs);
             checks = orEmpty(checks);
@@ -54,17 +55,31 @@ public record PlanForm(List<RoomForm> rooms, String north) {
             cracks = orEmpty(cracks);
             cuts = orEmpty(cuts);
             marks = orEmpty(marks);
+            levels = levels == null ? Optional.empty() : levels;
         }
 
         static RoomForm of(String id, String name, List<RunForm> runs) {
             return new RoomForm(
-                    id, name, runs, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-                    List.of(), List.of(), List.of());
+                    id,
+                    name,
+                    runs,
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    List.of(),
+                    Optional.empty());
         }
 
         RoomForm withRuns(List<RunForm> other) {
             return new RoomForm(
-                    id, name, other, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, marks);
+                    id, name, other, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, marks,
+                    levels);
         }
 
         RoomForm withMark(MarkForm mark) {
@@ -75,7 +90,7 @@ public record PlanForm(List<RoomForm> rooms, String north) {
 
         private RoomForm withMarks(List<MarkForm> other) {
             return new RoomForm(
-                    id, name, runs, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, other);
+                    id, name, runs, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, other, levels);
         }
 
         private RoomForm marking(UnaryOperator<String> renamed) {
@@ -142,4 +157,16 @@ public record PlanForm(List<RoomForm> rooms, String north) {
     public record CutForm(String id, PlaceForm from, PlaceForm to) {}
 
     public record MarkForm(String zoneId, PlaceForm in) {}
+
+    /**
+     * Heights on a square grid, row by row from {@code at}.
+     *
+     * @param step between readings; {@code columns} how many a row has
+     * @param heights above any datum, empty where nothing was read
+     */
+    public record LevelsForm(PlaceForm at, String step, int columns, List<String> heights) {
+        public LevelsForm {
+            heights = orEmpty(heights);
+        }
+    }
 }

@@ -6,10 +6,12 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.level.Heights;
 import openslab.core.floor.plan.FloorPlan;
 import openslab.core.floor.plan.Ring;
 import openslab.core.floor.plan.Room;
@@ -29,6 +31,7 @@ final class PlanReader {
     private static final int MOST_RUNS = 2_000;
     private static final int MOST_CHECKED = 150;
     private static final int MOST_OF_A_KIND = 500;
+    private static final int MOST_LEVELS = 20_000;
     private static final double SHORTEST_M = 0.005;
     private static final double LONGEST_M = 1_000;
     private static final double THINNEST_M = 0.0001;
@@ -110,15 +113,29 @@ final class PlanReader {
         List<Room.Crack> cracks = list(path + ".cracks", form.cracks(), MOST_OF_A_KIND, this::crack);
         List<Room.Cut> cuts = list(path + ".cuts", form.cuts(), MOST_OF_A_KIND, this::cut);
         List<Room.ZoneMark> marks = list(path + ".marks", form.marks(), MOST_OF_A_KIND, this::mark);
+        Optional<Heights> levels = form.levels().flatMap(l -> levels(path + ".levels", l));
         if (id == null
                 || name == null
+                || form.levels().isPresent() && levels.isEmpty()
                 || !whole
                 || runs.size() < 2
-                || new HashSet<>(corners.keySet()).size() < runs.size()) {
+                || corners.size() < runs.size()) {
             return null;
         }
         return new Room(
-                id, name, new Walk(runs, checks), edges, openings, ramps, stairs, doors, joints, cracks, cuts, marks);
+                id,
+                name,
+                new Walk(runs, checks),
+                edges,
+                openings,
+                ramps,
+                stairs,
+                doors,
+                joints,
+                cracks,
+                cuts,
+                marks,
+                levels);
     }
 
     private Run run(String path, PlanForm.RunForm form) {
@@ -305,6 +322,32 @@ final class PlanReader {
         String zone = faults.line(path + ".zoneId", form.zoneId(), 1, 60);
         Corner in = place(path + ".in", form.in());
         return zone == null || in == null ? null : new Room.ZoneMark(zone, in);
+    }
+
+    private Optional<Heights> levels(String path, PlanForm.LevelsForm form) {
+        Corner at = place(path + ".at", form.at());
+        Double step = length(path + ".step", form.step(), 0.05, 50);
+        int n = form.heights().size();
+        if (form.columns() < 2 || n < 2 * form.columns() || n % form.columns() != 0 || n > MOST_LEVELS) {
+            faults.add(
+                    path + ".heights",
+                    n + " in rows of " + form.columns(),
+                    "whole rows of at least 2, at least 2 of them, at most " + MOST_LEVELS + " in all");
+            return Optional.empty();
+        }
+        double[] heights = new double[n];
+        boolean whole = true;
+        for (int i = 0; i < n; i++) {
+            String here = path + ".heights[" + i + "]";
+            String text = form.heights().get(i);
+            boolean unread = text == null || text.isBlank();
+            Double height = unread ? Double.valueOf(Double.NaN) : small(here, text, -20, 20);
+            whole &= height != null;
+            heights[i] = height == null ? 0 : height;
+        }
+        return at == null || step == null || !whole
+                ? Optional.empty()
+                : Optional.of(new Heights(at, step, form.columns(), heights));
     }
 
     private Corner place(String path, PlanForm.PlaceForm form) {

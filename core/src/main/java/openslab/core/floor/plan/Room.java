@@ -1,7 +1,9 @@
 package openslab.core.floor.plan;
 
 import java.util.List;
+import java.util.Optional;
 import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.level.Heights;
 import openslab.core.floor.walk.Walk;
 import openslab.core.quantity.Require;
 
@@ -10,6 +12,7 @@ import openslab.core.quantity.Require;
  *
  * @param edges how single walls are worked; a wall that is not named here is masked and nothing more
  * @param cuts lines that part one zone from the next
+ * @param levels heights as they were read, places from the first corner
  * @param marks which zone each part is, by a place inside it
  */
 public record Room(
@@ -24,7 +27,8 @@ public record Room(
         List<Joint> joints,
         List<Crack> cracks,
         List<Cut> cuts,
-        List<ZoneMark> marks) {
+        List<ZoneMark> marks,
+        Optional<Heights> levels) {
 
     public Room {
         edges = List.copyOf(edges);
@@ -41,8 +45,19 @@ public record Room(
     /** A room with nothing in it yet. */
     public static Room of(String id, String name, Walk walk) {
         return new Room(
-                id, name, walk, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-                List.of());
+                id,
+                name,
+                walk,
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty());
     }
 
     /** How a wall is worked; one without a word of its own is masked and nothing more. */

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.level.LevelReport;
 import openslab.core.floor.walk.Residual;
 import openslab.core.floor.walk.Run;
 import openslab.core.floor.walk.Walk;
@@ -38,6 +39,7 @@ public record RoomPlan(
         List<DrawnLine> lines,
         List<Piece> pieces,
         Quantities quantities,
+        Optional<LevelReport> levels,
         List<Doubt> doubts) {
 
     /** @param name of its ends, "A–B"; {@code points} from end to end; {@code lengthM} along it as adjusted, {@code text} likewise as a tape reads */
@@ -104,6 +106,7 @@ public record RoomPlan(
                 DrawnLine.of(room, walls),
                 pieces,
                 quantities,
+                room.levels().map(h -> LevelReport.of(h, drains(room), system)),
                 List.copyOf(doubts));
     }
 
@@ -126,6 +129,13 @@ public record RoomPlan(
                     TapeText.of(chord, system, TAPE_PARTS, TAPE_DECIMALS)));
         }
         return List.copyOf(walls);
+    }
+
+    private static List<Corner> drains(Room room) {
+        return room.openings().stream()
+                .filter(o -> o.kind() == Room.Opening.Kind.DRAIN)
+                .map(o -> o.ring().corners().get(0))
+                .toList();
     }
 
     /** A, B … Z, AA, AB … */
