@@ -61,12 +61,12 @@ public class LargeFloor {
                 Optional.of(new Heights(new Corner(-10, -10), 0.2, GRID, heights)));
     }
 
-    /** A ring that sees its middle from everywhere, so that it never crosses itself. */
+    /** A curved wall measured point by point: three bays, and a hand that is not quite steady. */
     private static Walk walk(Random random, int corners) {
         var ring = new ArrayList<Corner>();
         for (int i = 0; i < corners; i++) {
-            double a = 2 * Math.PI * (i + 0.8 * random.nextDouble()) / corners;
-            double r = 15 + 3 * random.nextDouble();
+            double a = 2 * Math.PI * (i + 0.5 * random.nextDouble()) / corners;
+            double r = 16 + 2 * Math.sin(3 * a) + 0.02 * random.nextDouble();
             ring.add(new Corner(r * Math.cos(a), r * Math.sin(a)));
         }
         var runs = new ArrayList<Run>();

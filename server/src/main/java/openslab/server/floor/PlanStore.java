@@ -47,11 +47,7 @@ public class PlanStore {
     }
 
     public Stored get(UUID jobId) {
-        Move last = db.sql("select version, revision from plan_move where job_id = :job order by version desc limit 1")
-                .param("job", jobId)
-                .query(Move.class)
-                .optional()
-                .orElse(NONE);
+        Move last = last(jobId);
         Optional<Integer> next = db.sql(
                         """
                 select revision from plan_revision where job_id = :job and came_from = :revision
@@ -67,6 +63,14 @@ public class PlanStore {
     /** The plan of a revision, whether it stands or not. */
     PlanForm formOf(UUID jobId, int revision) {
         return form(revision(jobId, revision));
+    }
+
+    private Move last(UUID jobId) {
+        return db.sql("select version, revision from plan_move where job_id = :job order by version desc limit 1")
+                .param("job", jobId)
+                .query(Move.class)
+                .optional()
+                .orElse(NONE);
     }
 
     private Revision revision(UUID jobId, int revision) {
@@ -95,13 +99,13 @@ public class PlanStore {
 
     /** What follows from the plan that stands; reckoned once for each revision. */
     public PlanReport report(UUID jobId, UnitSystem units) {
-        Stored stored = get(jobId);
+        int revision = last(jobId).revision();
         Reported known = reports.get(jobId);
-        if (known != null && known.revision() == stored.revision() && known.units() == units) {
+        if (known != null && known.revision() == revision && known.units() == units) {
             return known.report();
         }
-        var report = report(stored.form(), units);
-        reports.put(jobId, new Reported(stored.revision(), units, report));
+        var report = report(formOf(jobId, revision), units);
+        reports.put(jobId, new Reported(revision, units, report));
         return report;
     }
 

@@ -41,6 +41,24 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
     /** A line of one height. */
     public record Contour(double heightM, List<Corner> ends) {}
 
+    /** 0 where nothing was read. */
+    public double lowest() {
+        double low = Double.POSITIVE_INFINITY;
+        for (double h : heightsM) {
+            low = h < low ? h : low;
+        }
+        return low == Double.POSITIVE_INFINITY ? 0 : low;
+    }
+
+    /** 0 where nothing was read. */
+    public double highest() {
+        double high = Double.NEGATIVE_INFINITY;
+        for (double h : heightsM) {
+            high = h > high ? h : high;
+        }
+        return high == Double.NEGATIVE_INFINITY ? 0 : high;
+    }
+
     public int rows() {
         return heightsM.length / columns;
     }
@@ -193,46 +211,53 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
     /** Lines of one height, every {@code intervalM}, as short straight pieces (marching squares). */
     public List<Contour> contours(double intervalM) {
         Require.positive(intervalM, "interval");
-        double low = Double.POSITIVE_INFINITY;
-        double high = Double.NEGATIVE_INFINITY;
-        for (double h : heightsM) {
-            low = Double.isNaN(h) ? low : Math.min(low, h);
-            high = Double.isNaN(h) ? high : Math.max(high, h);
+        long first = (long) Math.ceil(lowest() / intervalM);
+        long last = (long) Math.floor(highest() / intervalM);
+        var ends = new ArrayList<List<Corner>>();
+        for (long i = first; i <= last; i++) {
+            ends.add(new ArrayList<>());
+        }
+        for (int row = 0; row < rows() - 1; row++) {
+            for (int column = 0; column < columns - 1; column++) {
+                cross(row, column, intervalM, first, ends);
+            }
         }
         var contours = new ArrayList<Contour>();
-        for (double level = Math.ceil(low / intervalM) * intervalM; level <= high; level += intervalM) {
-            var ends = new ArrayList<Corner>();
-            for (int row = 0; row < rows() - 1; row++) {
-                for (int column = 0; column < columns - 1; column++) {
-                    cross(row, column, level, ends);
-                }
-            }
-            contours.add(new Contour(level, List.copyOf(ends)));
+        for (long i = first; i <= last; i++) {
+            contours.add(new Contour(i * intervalM, ends.get((int) (i - first))));
         }
         return List.copyOf(contours);
     }
 
-    /** Adds the two ends of the line through one square, or four where two lines cross it. */
-    private void cross(int row, int column, double level, List<Corner> ends) {
-        double[] h = {at(row, column), at(row, column + 1), at(row + 1, column + 1), at(row + 1, column)};
-        int[][] offsets = {{0, 0}, {1, 0}, {1, 1}, {0, 1}};
-        var found = new ArrayList<Corner>(4);
-        for (int side = 0; side < 4; side++) {
-            double a = h[side];
-            double b = h[(side + 1) % 4];
-            if (Double.isNaN(a) || Double.isNaN(b)) {
-                return;
-            }
-            if (a < level != b < level) {
-                double t = (level - a) / (b - a);
-                int[] from = offsets[side];
-                int[] to = offsets[(side + 1) % 4];
-                found.add(new Corner(
-                        origin.x() + (column + from[0] + t * (to[0] - from[0])) * stepM,
-                        origin.y() + (row + from[1] + t * (to[1] - from[1])) * stepM));
-            }
+    /** Adds the ends of every line through one square: two, or four where a line crosses it twice. */
+    private void cross(int row, int column, double intervalM, long first, List<List<Corner>> ends) {
+        double a = at(row, column);
+        double b = at(row, column + 1);
+        double c = at(row + 1, column + 1);
+        double d = at(row + 1, column);
+        double low = Math.min(Math.min(a, b), Math.min(c, d));
+        double high = Math.max(Math.max(a, b), Math.max(c, d));
+        if (Double.isNaN(low)) {
+            return;
         }
-        ends.addAll(found);
+        long from = Math.max(first, (long) Math.ceil(low / intervalM));
+        for (long i = from; i * intervalM <= high && i - first < ends.size(); i++) {
+            List<Corner> found = ends.get((int) (i - first));
+            double level = i * intervalM;
+            side(a, b, level, column, row, 1, 0, found);
+            side(b, c, level, column + 1, row, 0, 1, found);
+            side(d, c, level, column, row + 1, 1, 0, found);
+            side(a, d, level, column, row, 0, 1, found);
+        }
+    }
+
+    /** Where a line of {@code level} crosses the side from one reading to the next. */
+    private void side(
+            double from, double to, double level, int column, int row, int right, int up, List<Corner> found) {
+        if (from < level != to < level) {
+            double t = (level - from) / (to - from);
+            found.add(new Corner(origin.x() + (column + t * right) * stepM, origin.y() + (row + t * up) * stepM));
+        }
     }
 
     /** Rows and columns, for F-numbers; gaps part a line in two. */

@@ -1,6 +1,5 @@
 package openslab.core.floor.level;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.floor.Outline.Corner;
@@ -36,12 +35,8 @@ public record LevelReport(
 
     /** @param outlets where water may leave besides the rim: drains */
     public static LevelReport of(Heights heights, List<Corner> outlets, UnitSystem system) {
-        double[] read = Arrays.stream(heights.heightsM())
-                .filter(h -> !Double.isNaN(h))
-                .sorted()
-                .toArray();
-        double low = read.length == 0 ? 0 : read[0];
-        double high = read.length == 0 ? 0 : read[read.length - 1];
+        double low = heights.lowest();
+        double high = heights.highest();
         List<Heights.LowSpot> spots = heights.lowSpots(outlets);
         double pondedL = spots.stream().mapToDouble(Heights.LowSpot::volumeL).sum();
         boolean afoot = Math.abs(heights.stepM() - FOOT_M) < 0.005;

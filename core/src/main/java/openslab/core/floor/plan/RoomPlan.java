@@ -17,7 +17,8 @@ import openslab.core.quantity.UnitSystem;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Polygon;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
+import org.locationtech.jts.geom.prep.PreparedGeometry;
+import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 
 /**
  * What follows from a room.
@@ -86,11 +87,15 @@ public record RoomPlan(
         if (!floor.isValid()) {
             doubts.add(crossing(walls));
         } else {
-            Geometry open = open(openings);
+            PreparedGeometry whole = PreparedGeometryFactory.prepare(floor);
             openings.stream()
-                    .filter(o -> !floor.covers(Shapes2D.polygon(o.ring())))
+                    .filter(o -> !whole.covers(Shapes2D.polygon(o.ring())))
                     .forEach(o -> doubts.add(outside(o)));
-            Geometry coated = openings.isEmpty() ? floor : floor.difference(open);
+            Geometry coated = Shapes2D.without(
+                    floor,
+                    openings.stream()
+                            .map(o -> (Geometry) Shapes2D.polygon(o.ring()))
+                            .toList());
             openM2 = floor.getArea() - coated.getArea();
             pieces = pieces(room, coated, system);
         }
@@ -150,11 +155,6 @@ public record RoomPlan(
                 opening.id(), opening.name(), opening.kind(), List.copyOf(ring), new Outline(ring).areaM2());
     }
 
-    private static Geometry open(List<DrawnOpening> openings) {
-        return UnaryUnionOp.union(
-                openings.stream().map(o -> Shapes2D.polygon(o.ring())).toList(), Shapes2D.FACTORY);
-    }
-
     private static List<Piece> pieces(Room room, Geometry coated, UnitSystem system) {
         List<LineString> lines = room.cuts().stream()
                 .map(c -> Shapes2D.through(c.from(), c.to(), coated))
@@ -171,8 +171,7 @@ public record RoomPlan(
             rings.add(Shapes2D.corners(polygon.getInteriorRingN(i)));
         }
         Optional<String> zone = room.marks().stream()
-                .filter(m -> polygon.covers(
-                        Shapes2D.FACTORY.createPoint(new org.locationtech.jts.geom.Coordinate(m.in().x(), m.in().y()))))
+                .filter(m -> Shapes2D.holds(polygon, m.in()))
                 .map(Room.ZoneMark::zoneId)
                 .findFirst();
         var inside = polygon.getInteriorPoint();

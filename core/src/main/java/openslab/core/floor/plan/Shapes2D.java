@@ -5,13 +5,17 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import openslab.core.floor.Outline.Corner;
+import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
+import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
 
 /** Between our corners and the geometry library's shapes. */
 final class Shapes2D {
@@ -62,14 +66,28 @@ final class Shapes2D {
         var linework = new ArrayList<Geometry>(lines);
         linework.add(floor.getBoundary());
         var polygonizer = new Polygonizer();
-        polygonizer.add(UnaryUnionOp.union(linework));
+        polygonizer.add(OverlayNGRobust.union(linework, FACTORY));
+        var within = new IndexedPointInAreaLocator(floor);
         var pieces = new ArrayList<Polygon>();
         for (Polygon piece : (Collection<Polygon>) polygonizer.getPolygons()) {
-            if (floor.covers(piece.getInteriorPoint())) {
+            if (within.locate(piece.getInteriorPoint().getCoordinate()) != Location.EXTERIOR) {
                 pieces.add(piece);
             }
         }
         return pieces;
+    }
+
+    /** {@code floor} without {@code openings}, each taken off once however they overlap. */
+    static Geometry without(Polygon floor, List<Geometry> openings) {
+        return openings.isEmpty()
+                ? floor
+                : OverlayNGRobust.overlay(floor, OverlayNGRobust.union(openings, FACTORY), OverlayNG.DIFFERENCE);
+    }
+
+    /** Whether a place lies in a part of the floor or on its rim. */
+    static boolean holds(Polygon part, Corner place) {
+        return part.getEnvelopeInternal().contains(place.x(), place.y())
+                && SimplePointInAreaLocator.locate(new Coordinate(place.x(), place.y()), part) != Location.EXTERIOR;
     }
 
     /** {@code from}-{@code to} and straight on at both ends until well outside {@code reach}. */
