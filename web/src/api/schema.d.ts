@@ -611,6 +611,22 @@ export interface components {
             to: components["schemas"]["PlaceForm"];
             width: string;
         };
+        JointMap: {
+            /** Format: int32 */
+            buried: number;
+            /** Format: int32 */
+            joints: number;
+            /** Format: int32 */
+            lost: number;
+            /** Format: int32 */
+            marked: number;
+            /** Format: int32 */
+            recut: number;
+            /** Format: int32 */
+            toCut: number;
+            /** Format: int32 */
+            toMark: number;
+        };
         Judgement: {
             /** Format: date-time */
             earliestAnswer?: string;
@@ -1003,6 +1019,7 @@ export interface components {
             closing: components["schemas"]["Closing"];
             doubts: components["schemas"]["Doubt"][];
             id: string;
+            joints: components["schemas"]["JointMap"];
             levels?: components["schemas"]["LevelReport"];
             lines: components["schemas"]["DrawnLine"][];
             name: string;
@@ -1010,6 +1027,7 @@ export interface components {
             outline: components["schemas"]["Outline"];
             pieces: components["schemas"]["Piece"][];
             quantities: components["schemas"]["Quantities"];
+            slopes: components["schemas"]["SlopeCheck"][];
             walls: components["schemas"]["Wall"][];
         };
         RunForm: {
@@ -1083,6 +1101,14 @@ export interface components {
             label: string;
             /** Format: double */
             metres: number;
+        };
+        SlopeCheck: {
+            fits: boolean;
+            id: string;
+            name: string;
+            ratio: string;
+            slope: components["schemas"]["FigureView"];
+            word: string;
         };
         SourceView: {
             kind: string;

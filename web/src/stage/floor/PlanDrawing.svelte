@@ -54,6 +54,10 @@
   const path = (points: readonly Corner[], close = true) =>
     points.length === 0 ? '' : `M${points.map(at).join('L')}${close ? 'Z' : ''}`;
 
+  /** Short lines, two ends each. */
+  const pieces = (ends: readonly Corner[]) =>
+    ends.map((c, i) => `${i % 2 === 0 ? 'M' : 'L'}${at(c)}`).join('');
+
   const n = $derived(plan.walls.length);
   /** The corners as they are drawn now: one of them may be under a finger. */
   const corners = $derived(
@@ -267,6 +271,14 @@
     {#each plan.openings as opening (opening.id)}
       <path class="opening" d={path(opening.ring)}><title>{opening.name}</title></path>
     {/each}
+    {#if !drag}
+      {#each plan.levels?.contours ?? [] as contour (contour.heightM)}
+        <path class="contour" d={pieces(contour.ends)} />
+      {/each}
+      {#each plan.levels?.spots ?? [] as spot, i (i)}
+        <circle class="spot" cx={px(spot.at.x)} cy={py(spot.at.y)} r="9" />
+      {/each}
+    {/if}
     {#each plan.lines as line (line.id)}
       {#if line.kind !== 'DOOR' && line.kind !== 'EXIT'}
         <path class="line" data-kind={line.kind} d={path(line.points, false)} />
@@ -301,7 +313,7 @@
           {@const mid = middle(line.points)}
           <path class="door" d={path(line.points, false)} />
           {#if line.kind === 'EXIT'}
-            <text class="exit" x={px(mid.x) + mid.in.x * 15} y={py(mid.y) - mid.in.y * 15 + 5}
+            <text class="exit" x={px(mid.x) + mid.in.x * 30} y={py(mid.y) - mid.in.y * 30 + 5}
               >way out</text
             >
           {/if}
@@ -425,6 +437,20 @@
 
   .line[data-kind='RAMP'] {
     stroke-dasharray: 3 3;
+  }
+
+  .contour {
+    fill: none;
+    stroke: var(--wet);
+    stroke-width: 1;
+    pointer-events: none;
+  }
+
+  .spot {
+    fill: var(--wet);
+    fill-opacity: 0.35;
+    stroke: var(--wet);
+    pointer-events: none;
   }
 
   .door {

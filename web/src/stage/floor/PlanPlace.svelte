@@ -8,6 +8,7 @@
   import Trouble from '../../parts/Trouble.svelte';
   import EdgeRows from './EdgeRows.svelte';
   import FeatureRows from './FeatureRows.svelte';
+  import LevelRows from './LevelRows.svelte';
   import PlanDrawing from './PlanDrawing.svelte';
   import PlanParts from './PlanParts.svelte';
   import WallTable from './WallTable.svelte';
@@ -156,6 +157,25 @@
             </div>
           {/each}
         </dl>
+        {#each plan.slopes as slope (slope.id)}
+          <p class="check">
+            <Mark mark={slope.fits ? 'GO' : 'STOP'} word={slope.ratio} />
+            <b>{slope.name}</b>: {slope.word} (<FigureButton figure={slope.slope} />). Local rules
+            decide.
+          </p>
+        {/each}
+        {#if plan.joints.joints > 0}
+          <p class="check">
+            <Mark
+              mark={plan.joints.lost > 0 ? 'STOP' : plan.joints.toCut > 0 ? 'WATCH' : 'GO'}
+              word="joints"
+            />
+            {plan.joints.marked} marked, {plan.joints.buried} buried, {plan.joints.recut} cut again of
+            {plan.joints.joints}{plan.joints.toCut > 0
+              ? `: ${plan.joints.toCut} still to cut`
+              : ''}{plan.joints.lost > 0 ? `, ${plan.joints.lost} buried without a mark` : ''}.
+          </p>
+        {/if}
         <PlanParts desk={plans} {job} {plan} />
       {:else}
         <p class="empty">Two walls, and the plan begins to show.</p>
@@ -177,6 +197,7 @@
         <FeatureRows desk={plans} room={shown.form} {plan} {kind} />
       {/each}
       <EdgeRows desk={plans} room={shown.form} {plan} />
+      <LevelRows desk={plans} room={shown.form} {plan} />
     </div>
   </div>
 {:else if plans.loaded}
@@ -308,6 +329,15 @@
     border: 1px solid var(--line-strong);
     border-radius: var(--radius);
     background: #ffffff;
+  }
+
+  .check {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 10px;
+    align-items: baseline;
+    padding-block: 6px;
+    border-block-start: 1px solid var(--line);
   }
 
   .typed p {

@@ -156,6 +156,7 @@
 
   .buttons {
     display: flex;
+    flex-wrap: wrap;
     gap: 10px;
     margin-block-end: 22px;
   }

@@ -289,4 +289,32 @@ public class PlanApiTest {
         assertTrue(answer.faultyFields().contains(field), answer.text());
         assertEquals(app.get(floor.path() + "/plan").text(), before);
     }
+
+    /** A hollow of 1/2 in in the middle of nine readings: 1/2 in · 3 ft · 3 ft = 0.375 ft³ = 2.81 gal, by hand. */
+    @Test
+    public void levels_come_with_the_plan_and_may_have_gaps() {
+        Floor floor = walked("Levels");
+        var form = form(plan(floor));
+        ((ObjectNode) form.path("rooms").path(0))
+                .putPOJO(
+                        "levels",
+                        Map.of(
+                                "at",
+                                Map.of("along", "0", "off", "0"),
+                                "step",
+                                "3",
+                                "columns",
+                                4,
+                                "heights",
+                                List.of("1", "1", "1", "", "1", "1/2", "1", "", "1", "1", "1", "")));
+        Answer answer = app.put(floor.path() + "/plan", 1, App.JSON.writeValueAsString(form));
+        assertEquals(answer.status(), 200, answer.text());
+        JsonNode levels = answer.body().path("report").path("rooms").path(0).path("levels");
+        assertEquals(levels.path("spots").size(), 1);
+        assertEquals(levels.path("ponding").path("text").asString(), "2.81\u00a0gal");
+        assertEquals(app.get("/api/jobs").status(), 200);
+        JsonNode kept =
+                answer.body().path("form").path("rooms").path(0).path("levels").path("heights");
+        assertEquals(List.of(kept.path(3).asString(), kept.path(5).asString()), List.of("", "1/2 in"));
+    }
 }

@@ -12,9 +12,11 @@ import java.util.stream.IntStream;
 import openslab.core.Cases;
 import openslab.core.Formula;
 import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.plan.JointMap;
 import openslab.core.floor.plan.Ring;
 import openslab.core.floor.plan.Room;
 import openslab.core.floor.plan.RoomPlan;
+import openslab.core.floor.plan.SlopeCheck;
 import openslab.core.floor.walk.Run;
 import openslab.core.floor.walk.Walk;
 import openslab.core.quantity.Figure;
@@ -323,5 +325,80 @@ public class PlanTest {
                 .findFirst()
                 .orElseThrow();
         assertEquals(west.areaM2(), 4 * 20 * FOOT, 1e-9);
+    }
+
+    /** rise and level length in inches; STANDARDS 8.3: rise 4 in asks for 48 in, 1:20 and 1:12 are the limits, 30 in the most. */
+    @DataProvider
+    Object[][] ramps() {
+        return new Object[][] {
+            {4.0, 48.0, "1:12.0", true, "a ramp, up to 1:12"},
+            {4.0, 47.0, "1:11.8", false, "too steep: a ramp is 1:12 at most"},
+            {4.0, 80.0, "1:20.0", true, "a walking surface, up to 1:20"},
+            {0.5, 18.0, "1:36.0", true, "a walking surface, up to 1:20"},
+            {31.0, 400.0, "1:12.9", false, "rises over 30 in: it needs a landing"},
+            {31.0, 640.0, "1:20.6", true, "a walking surface, up to 1:20"},
+        };
+    }
+
+    @Test(dataProvider = "ramps")
+    public void a_ramp_is_held_against_what_may_be_walked(
+            double rise, double run, String ratio, boolean fits, String word) {
+        double inch = FOOT / 12;
+        var ramp = new Room.Ramp("r", "Ramp", new Ring.Box(new Corner(0, 0), run * inch, 1, 0), rise * inch);
+        var room = new Room(
+                "a",
+                "a",
+                Tape.walk("60|L 10|L 60|L 10"),
+                List.of(),
+                List.of(),
+                List.of(ramp),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty());
+        SlopeCheck check = RoomPlan.of(room, UnitSystem.US).slopes().get(0);
+        assertEquals(List.of(check.ratio(), check.fits(), check.word()), List.of(ratio, fits, word));
+        assertWorking(check.slope());
+    }
+
+    @Test
+    public void joints_are_counted_in_and_out() {
+        var joints = new ArrayList<Room.Joint>();
+        boolean[][] states = {{true, true, true}, {true, true, false}, {true, false, false}, {false, true, false}};
+        for (int i = 0; i < states.length; i++) {
+            boolean[] s = states[i];
+            joints.add(new Room.Joint(
+                    "j" + i,
+                    Room.Joint.Kind.CONTROL,
+                    new Corner(i, 0),
+                    new Corner(i, 3),
+                    0.005,
+                    0.03,
+                    s[0],
+                    s[1],
+                    s[2]));
+        }
+        var room = new Room(
+                "a",
+                "a",
+                Tape.walk("60|L 10|L 60|L 10"),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                joints,
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty());
+        RoomPlan plan = RoomPlan.of(room, UnitSystem.METRIC);
+        assertEquals(plan.joints(), new JointMap(4, 3, 3, 1, 1, 2, 1));
+        assertEquals(named(plan, "Control joints").base(), 12, 1e-9);
+        // 12 m · 5 mm · 30 mm = 1.8 L
+        assertEquals(named(plan, "joints to fill").base(), 1.8, 1e-9);
     }
 }

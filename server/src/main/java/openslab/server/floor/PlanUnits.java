@@ -54,7 +54,7 @@ final class PlanUnits {
             for (int i = 0; i < array.size(); i++) {
                 if (array.get(i).isString()) {
                     Unit unit = unit(list, list);
-                    if (unit != null) {
+                    if (unit != null && !array.get(i).asString().isBlank()) {
                         array.set(
                                 i,
                                 StringNode.valueOf(Measure.withUnit(array.get(i).asString(), unit)));

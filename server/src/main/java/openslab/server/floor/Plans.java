@@ -100,8 +100,11 @@ public class Plans {
     }
 
     private void store(UUID jobId, int seen, UnitSystem units, PlanForm form) {
-        requireFloors(jobId, PlanStore.report(form, units));
-        plans.add(jobId, seen, PlanUnits.spelled(form, units, json));
+        // read once as it was typed, so that faults name what was typed, and once as it will be stored
+        PlanStore.report(form, units);
+        PlanForm spelled = PlanUnits.spelled(form, units, json);
+        requireFloors(jobId, PlanStore.report(spelled, units));
+        plans.add(jobId, seen, spelled);
     }
 
     /** A zone that stands on the plan keeps a part of it, and a part belongs to no zone of another job. */

@@ -41,6 +41,8 @@ public record RoomPlan(
         List<Piece> pieces,
         Quantities quantities,
         Optional<LevelReport> levels,
+        List<SlopeCheck> slopes,
+        JointMap joints,
         List<Doubt> doubts) {
 
     /** @param name of its ends, "A–B"; {@code points} from end to end; {@code lengthM} along it as adjusted, {@code text} likewise as a tape reads */
@@ -112,6 +114,8 @@ public record RoomPlan(
                 pieces,
                 quantities,
                 room.levels().map(h -> LevelReport.of(h, drains(room), system)),
+                room.ramps().stream().map(r -> SlopeCheck.of(r, system)).toList(),
+                JointMap.of(room.joints()),
                 List.copyOf(doubts));
     }
 
