@@ -30,6 +30,20 @@
   });
   const report = $derived(plan?.levels);
 
+  /** F-numbers are there only where the readings are a foot apart, and read to a tenth. */
+  const figures = $derived.by(() => {
+    if (!report) {
+      return [];
+    }
+    const f = [report.fNumbers?.flatness, report.fNumbers?.levelness].filter(
+      (x) => x !== undefined,
+    );
+    return [
+      ...[report.range, report.ponding, report.fill].map((x) => ({ figure: x, text: x.text })),
+      ...f.map((x) => ({ figure: x, text: x.value.toFixed(1) })),
+    ];
+  });
+
   function begin() {
     room.levels = {
       at: { along: '0', off: '0' },
@@ -86,19 +100,11 @@
       >{/each}
     {#if report}
       <dl>
-        {#each [report.range, report.ponding, report.fill] as figure (figure.label)}
+        {#each figures as { figure, text } (figure.label)}
           <div>
             <dt>{figure.label}</dt>
-            <dd><FigureButton {figure} /></dd>
+            <dd><FigureButton {figure} {text} /></dd>
           </div>
-        {/each}
-        {#each [report.fNumbers?.flatness, report.fNumbers?.levelness] as figure (figure?.label)}
-          {#if figure}
-            <div>
-              <dt>{figure.label}</dt>
-              <dd><FigureButton {figure} text={figure.value.toFixed(1)} /></dd>
-            </div>
-          {/if}
         {/each}
       </dl>
       {#if report.spots.length > 0}
