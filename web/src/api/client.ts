@@ -184,5 +184,9 @@ export const editSheet = (slug: string, key: string, version: string, body: Shee
 
 export const jobFileUrl = (jobId: string): string => `/api/job-files/${id(jobId)}`;
 
+export const planFileUrl = (jobId: string): string => `/api/plan-files/${id(jobId)}.geojson`;
+export const planSvgUrl = (jobId: string, roomId: string): string =>
+  `/api/plan-files/${id(jobId)}/rooms/${id(roomId)}.svg?scale=50`;
+
 export const importJob = (key: string, file: unknown, copy: boolean): Promise<{ jobId: string }> =>
   call('POST', `/api/job-files?copy=${String(copy)}`, { key, body: file });

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
+  import { planFileUrl, planSvgUrl } from '../../api/client';
   import type { JobView, Units, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import Button from '../../parts/Button.svelte';
@@ -128,6 +129,8 @@
           <Button onclick={() => drawing?.zoom(1.3)}>Nearer</Button>
           <Button onclick={() => drawing?.zoom(1 / 1.3)}>Farther</Button>
           <Button onclick={() => drawing?.fitAll()}>Whole room</Button>
+          <a href={planSvgUrl(job.id, plan.id)} download="plan.svg">SVG, 1:50</a>
+          <a href={planFileUrl(job.id)} download>GeoJSON</a>
         </div>
         <div class="closing" data-method={plan.closed.method}>
           {#if plan.doubts.length === 0}
@@ -269,6 +272,14 @@
 
   .under {
     margin-block: 8px;
+    align-items: center;
+  }
+
+  .under a {
+    display: inline-flex;
+    align-items: center;
+    min-block-size: var(--tap);
+    padding: 0 8px;
   }
 
   .columns {
