@@ -11,6 +11,7 @@ import type {
   PlanView,
   RackItem,
   ReferenceView,
+  SawCuts,
   SheetFieldsView,
   SheetForm,
   SheetView,
@@ -169,6 +170,12 @@ export const walkZone = (jobId: string, zoneId: string, key: string, version: nu
     version,
     body: {},
   });
+
+export const sawCuts = (jobId: string, roomId: string, thickness: string, early: boolean) =>
+  call<SawCuts>(
+    'GET',
+    `${planPath(jobId)}/rooms/${id(roomId)}/saw-cuts?thickness=${id(thickness)}&early=${String(early)}`,
+  );
 
 export const echoPlan = (form: PlanForm, units: string): Promise<PlanReport> =>
   call('POST', '/api/echo/plan', { key: newKey(), body: { form, units } });

@@ -148,6 +148,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/plan/rooms/{roomId}/saw-cuts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sawCuts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/plan/undo": {
         parameters: {
             query?: never;
@@ -776,6 +792,10 @@ export interface components {
             /** Format: double */
             slabRhMaxPct: number;
         };
+        Line: {
+            from: components["schemas"]["Corner"];
+            to: components["schemas"]["Corner"];
+        };
         Liquid: {
             /** Format: double */
             densityA: number;
@@ -1077,6 +1097,16 @@ export interface components {
             planned: boolean;
             /** Format: date-time */
             to: string;
+        };
+        SawCuts: {
+            /** Format: double */
+            apartAcrossM: number;
+            /** Format: double */
+            apartUpM: number;
+            atMost: components["schemas"]["FigureView"];
+            depth: components["schemas"]["FigureView"];
+            lines: components["schemas"]["Line"][];
+            when: string;
         };
         ServiceReport: {
             ladder: components["schemas"]["TimedClock"][];
@@ -1594,6 +1624,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    sawCuts: {
+        parameters: {
+            query: {
+                thickness: string;
+                early?: boolean;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+                roomId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SawCuts"];
                 };
             };
         };

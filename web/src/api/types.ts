@@ -38,6 +38,7 @@ export type PlaceForm = Schemas['PlaceForm'];
 export type PlanReport = Schemas['PlanReport'];
 export type RoomPlan = Schemas['RoomPlan'];
 export type Corner = Schemas['Corner'];
+export type SawCuts = Schemas['SawCuts'];
 export type EchoView = Schemas['EchoView'];
 export type NowView = Schemas['NowView'];
 export type Units = 'US' | 'METRIC';

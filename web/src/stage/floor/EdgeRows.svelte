@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { RoomForm, RoomPlan } from '../../api/types';
+  import Fold from '../../parts/Fold.svelte';
   import type { PlanDesk } from './plan.svelte';
 
   interface Props {
@@ -42,9 +43,10 @@
   ] as const;
 </script>
 
-<details>
-  <summary><b>Along the walls</b></summary>
-  <p>What is masked, cut in by hand, has its trim taken off, or gets a cove.</p>
+<Fold
+  title="Along the walls"
+  about="What is masked, cut in by hand, has its trim taken off, or gets a cove."
+>
   <table>
     <tbody>
       {#each room.runs as run, i (run.id)}
@@ -78,38 +80,9 @@
       {/each}
     </tbody>
   </table>
-</details>
+</Fold>
 
 <style>
-  details {
-    border-block-start: 1px solid var(--line);
-    padding-block-end: 8px;
-  }
-
-  summary {
-    display: flex;
-    align-items: center;
-    gap: 10px;
-    min-block-size: var(--tap);
-    cursor: pointer;
-  }
-
-  summary::before {
-    content: '+';
-    inline-size: 16px;
-    font: 600 20px var(--figures);
-    color: var(--chalk);
-  }
-
-  details[open] summary::before {
-    content: '−';
-  }
-
-  p {
-    color: var(--ink-soft);
-    font-size: 14px;
-  }
-
   th {
     font: 600 18px var(--figures);
     text-align: start;

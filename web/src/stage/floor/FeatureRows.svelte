@@ -1,8 +1,9 @@
 <script lang="ts">
   import type { RoomForm, RoomPlan } from '../../api/types';
   import Button from '../../parts/Button.svelte';
+  import Fold from '../../parts/Fold.svelte';
   import type { FeatureField, FeatureKind } from './features';
-  import type { PlanDesk } from './plan.svelte';
+  import { freeId, type PlanDesk } from './plan.svelte';
 
   interface Props {
     desk: PlanDesk;
@@ -57,13 +58,8 @@
       });
 
   function add() {
-    const used = new Set(entries.map((e) => e.id));
-    let i = entries.length + 1;
-    while (used.has(`${kind.list}-${i}`)) {
-      i++;
-    }
     const list = room[kind.list] as unknown as Entry[];
-    list.push({ id: `${kind.list}-${i}`, ...kind.fresh(room, desk.units) });
+    list.push({ id: freeId(`${kind.list}-`, entries), ...kind.fresh(room, desk.units) });
   }
 
   function takeOut(entry: Entry) {
@@ -87,11 +83,7 @@
         });
 </script>
 
-<details open={entries.length > 0}>
-  <summary
-    ><b>{kind.title}</b>{#if entries.length > 0}<span>{entries.length}</span>{/if}</summary
-  >
-  <p>{kind.about}</p>
+<Fold title={kind.title} count={entries.length} about={kind.about} open={entries.length > 0}>
   {#each entries as entry, i (entry.id)}
     <fieldset>
       <legend>{kind.add} {i + 1}</legend>
@@ -150,43 +142,9 @@
     </fieldset>
   {/each}
   <Button onclick={add}>Add: {kind.add.toLowerCase()}</Button>
-</details>
+</Fold>
 
 <style>
-  details {
-    border-block-start: 1px solid var(--line);
-    padding-block-end: 8px;
-  }
-
-  summary {
-    display: flex;
-    align-items: center;
-    gap: 10px;
-    min-block-size: var(--tap);
-    cursor: pointer;
-  }
-
-  summary::before {
-    content: '+';
-    inline-size: 16px;
-    font: 600 20px var(--figures);
-    color: var(--chalk);
-  }
-
-  details[open] summary::before {
-    content: '−';
-  }
-
-  summary span,
-  p {
-    color: var(--ink-soft);
-  }
-
-  p {
-    font-size: 14px;
-    margin-block-end: 8px;
-  }
-
   fieldset {
     display: grid;
     grid-template-columns: repeat(auto-fill, minmax(120px, 1fr));

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { RoomForm, RoomPlan } from '../../api/types';
   import Button from '../../parts/Button.svelte';
+  import Fold from '../../parts/Fold.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import type { PlanDesk } from './plan.svelte';
 
@@ -13,6 +14,9 @@
   let { desk, room, plan }: Props = $props();
 
   const us = $derived(desk.units === 'US');
+  const about = $derived(
+    `Heights on a square grid, row by row from the first corner, ${us ? 'inches' : 'millimetres'} above any datum; paste them from a table. A foot apart they give F-numbers too.`,
+  );
   const faults = $derived(
     ['levels.step', 'levels.heights', 'levels.at.along', 'levels.at.off']
       .map((path) => desk.fault(room, path))
@@ -76,12 +80,7 @@
   }
 </script>
 
-<details open={room.levels !== undefined}>
-  <summary><b>Levels</b></summary>
-  <p>
-    Heights on a square grid, row by row from the first corner, {us ? 'inches' : 'millimetres'} above
-    any datum; paste them from a table. A foot apart they give F-numbers too.
-  </p>
+<Fold title="Levels" {about} open={room.levels !== undefined}>
   {#if room.levels}
     <label
       ><span>Apart</span>
@@ -119,39 +118,9 @@
   {:else}
     <Button onclick={begin}>Key in levels</Button>
   {/if}
-</details>
+</Fold>
 
 <style>
-  details {
-    border-block-start: 1px solid var(--line);
-    padding-block-end: 8px;
-  }
-
-  summary {
-    display: flex;
-    align-items: center;
-    gap: 10px;
-    min-block-size: var(--tap);
-    cursor: pointer;
-  }
-
-  summary::before {
-    content: '+';
-    inline-size: 16px;
-    font: 600 20px var(--figures);
-    color: var(--chalk);
-  }
-
-  details[open] summary::before {
-    content: '−';
-  }
-
-  p {
-    color: var(--ink-soft);
-    font-size: 14px;
-    margin-block-end: 8px;
-  }
-
   label {
     display: grid;
     gap: 2px;

@@ -12,9 +12,10 @@
   import LevelRows from './LevelRows.svelte';
   import PlanDrawing from './PlanDrawing.svelte';
   import PlanParts from './PlanParts.svelte';
+  import SawRows from './SawRows.svelte';
   import WallTable from './WallTable.svelte';
   import { FEATURES } from './features';
-  import { PlanDesk } from './plan.svelte';
+  import { freeId, PlanDesk } from './plan.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -41,11 +42,7 @@
   const typedZones = $derived(job.zones.filter((z) => z.facts.shape !== 'plan'));
 
   function newRoom() {
-    const used = new Set(plans.draft.rooms.map((r) => r.id));
-    let i = plans.draft.rooms.length + 1;
-    while (used.has(`room-${i}`)) {
-      i++;
-    }
+    const id = freeId('room-', plans.draft.rooms);
     const nothing = {
       runs: [],
       checks: [],
@@ -59,8 +56,8 @@
       cuts: [],
       marks: [],
     };
-    plans.draft.rooms.push({ id: `room-${i}`, name: `Room ${i}`, ...nothing });
-    picked = `room-${i}`;
+    plans.draft.rooms.push({ id, name: id.replace('room-', 'Room '), ...nothing });
+    picked = id;
   }
 
   function onkeydown(event: KeyboardEvent) {
@@ -201,6 +198,7 @@
       {/each}
       <EdgeRows desk={plans} room={shown.form} {plan} />
       <LevelRows desk={plans} room={shown.form} {plan} />
+      {#if plan}<SawRows desk={plans} jobId={job.id} room={shown.form} {plan} />{/if}
     </div>
   </div>
 {:else if plans.loaded}

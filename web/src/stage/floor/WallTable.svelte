@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { RoomForm, RoomPlan, RunForm } from '../../api/types';
   import Button from '../../parts/Button.svelte';
-  import type { PlanDesk } from './plan.svelte';
+  import { freeId, type PlanDesk } from './plan.svelte';
 
   interface Props {
     desk: PlanDesk;
@@ -21,21 +21,15 @@
     const wall = plan?.walls[i];
     return wall ? wall.name : String.fromCharCode(65 + (i % 26));
   };
-  const nextId = () => {
-    const used = new Set(room.runs.map((r) => r.id));
-    let i = room.runs.length + 1;
-    while (used.has(`w${i}`)) {
-      i++;
-    }
-    return `w${i}`;
-  };
-
   function add(event: SubmitEvent) {
     event.preventDefault();
     if (length.trim() === '') {
       return;
     }
-    room.runs = [...room.runs, { id: nextId(), length, turn: room.runs.length === 0 ? 'S' : turn }];
+    room.runs = [
+      ...room.runs,
+      { id: freeId('w', room.runs), length, turn: room.runs.length === 0 ? 'S' : turn },
+    ];
     turn = 'L';
     length = '';
     desk.typing();

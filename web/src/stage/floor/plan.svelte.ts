@@ -24,6 +24,15 @@ export const place = (x: number, y: number, units: Units): PlaceForm => ({
   off: typed(y, units),
 });
 
+/** An id that none of these has: w7, saw-2. */
+export function freeId(prefix: string, taken: readonly { id: string }[]): string {
+  let i = taken.length + 1;
+  while (taken.some((t) => t.id === `${prefix}${i}`)) {
+    i++;
+  }
+  return `${prefix}${i}`;
+}
+
 /**
  * One plan on the screen. The draft is what the fields hold; it is reckoned while it is typed and saved, one revision at a
  * time, when a field is left. What was refused stays in the fields, with its faults beside them.

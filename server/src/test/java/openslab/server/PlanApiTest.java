@@ -317,4 +317,17 @@ public class PlanApiTest {
                 answer.body().path("form").path("rooms").path(0).path("levels").path("heights");
         assertEquals(List.of(kept.path(3).asString(), kept.path(5).asString()), List.of("", "1/2 in"));
     }
+
+    /** 24.5 by 18 ft, 4 in thick: 10 ft at most, so three panels by two: cuts of 2 · 18 + 24.5 ft. */
+    @Test
+    public void saw_cuts_are_proposed_for_a_new_slab() {
+        Floor floor = walked("New slab");
+        String path = floor.path() + "/plan/rooms/" + floor.zone() + "/saw-cuts?thickness=";
+        JsonNode cuts = app.get(path + "4").body();
+        assertEquals(cuts.path("lines").size(), 3);
+        assertEquals(cuts.path("atMost").path("text").asString(), "10.00\u00a0ft");
+        assertEquals(cuts.path("depth").path("text").asString(), "1.00\u00a0in");
+        assertEquals(app.get(path + "thick").faultyFields(), List.of("thickness"));
+        assertEquals(app.get(path + "0").faultyFields(), List.of("thickness"));
+    }
 }

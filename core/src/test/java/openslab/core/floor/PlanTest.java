@@ -12,10 +12,12 @@ import java.util.stream.IntStream;
 import openslab.core.Cases;
 import openslab.core.Formula;
 import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.joint.SawCuts;
 import openslab.core.floor.plan.JointMap;
 import openslab.core.floor.plan.Ring;
 import openslab.core.floor.plan.Room;
 import openslab.core.floor.plan.RoomPlan;
+import openslab.core.floor.plan.SawPlan;
 import openslab.core.floor.plan.SlopeCheck;
 import openslab.core.floor.walk.Run;
 import openslab.core.floor.walk.Walk;
@@ -400,5 +402,33 @@ public class PlanTest {
         assertEquals(named(plan, "Control joints").base(), 12, 1e-9);
         // 12 m · 5 mm · 30 mm = 1.8 L
         assertEquals(named(plan, "joints to fill").base(), 1.8, 1e-9);
+    }
+
+    /** An L of 42.5 by 29.25 ft, 5 in thick: 12.5 ft at most, so 4 panels by 3; no cut leaves the floor. */
+    @Test
+    public void saw_cuts_stay_on_the_floor() {
+        Walk bay = Tape.walk("42.5|L 20.25|L 10.5|R 9|L 32|L 29.25");
+        RoomPlan plan = RoomPlan.of(Room.of("a", "a", bay), UnitSystem.US);
+        SawCuts cuts = SawPlan.propose(plan, 5 * FOOT / 12, false, UnitSystem.US);
+        assertEquals(cuts.apartAcrossM() / FOOT, 42.5 / 4, 1e-9);
+        assertEquals(cuts.apartUpM() / FOOT, 29.25 / 3, 1e-9);
+        double length = cuts.lines().stream()
+                .mapToDouble(l -> Math.hypot(
+                        l.to().x() - l.from().x(), l.to().y() - l.from().y()))
+                .sum();
+        // up at 10.625, 21.25 and 31.875 ft, all left of the corner cut out; across at 9.75 ft and 19.5 ft, both below
+        // it
+        assertEquals(length / FOOT, 3 * 29.25 + 2 * 42.5, 1e-9);
+        RoomPlan.Piece floor = plan.pieces().get(0);
+        assertEquals(floor.areaM2() / FOOT / FOOT, 1148.625, 1e-9);
+        SawCuts thin = SawPlan.propose(plan, 3 * FOOT / 12, false, UnitSystem.US);
+        double across = thin.lines().stream()
+                .mapToDouble(l -> Math.max(l.from().x(), l.to().x()))
+                .max()
+                .orElseThrow();
+        assertTrue(across <= 42.5 * FOOT + 1e-9);
+        thin.lines().stream()
+                .filter(l -> l.from().y() > 20.25 * FOOT + 1e-9 && l.to().y() > 20.25 * FOOT + 1e-9)
+                .forEach(l -> assertTrue(Math.max(l.from().x(), l.to().x()) <= 32 * FOOT + 1e-9, l.toString()));
     }
 }

@@ -1,6 +1,7 @@
 package openslab.server.floor;
 
 import java.util.UUID;
+import openslab.core.floor.joint.SawCuts;
 import openslab.core.floor.plan.PlanReport;
 import openslab.server.job.Forms;
 import openslab.server.job.Jobs;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -93,6 +95,16 @@ class PlanController {
             @RequestHeader(SEEN) String version) {
         plans.walk(jobId, zoneId, Jobs.Seen.of(key, version));
         return plans.view(jobId);
+    }
+
+    /** Where a new slab of this room would be cut, by its thickness; nothing is stored. */
+    @GetMapping("/jobs/{jobId}/plan/rooms/{roomId}/saw-cuts")
+    SawCuts sawCuts(
+            @PathVariable UUID jobId,
+            @PathVariable String roomId,
+            @RequestParam String thickness,
+            @RequestParam(defaultValue = "false") boolean early) {
+        return plans.sawCuts(jobId, roomId, thickness, early);
     }
 
     /** What follows from a plan as it is typed; nothing is stored. */

@@ -10,10 +10,12 @@ import java.util.stream.Collectors;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Shapes;
+import openslab.core.floor.joint.SawCuts;
 import openslab.core.floor.plan.FloorPlan;
 import openslab.core.floor.plan.PlanReport;
 import openslab.core.floor.plan.PlanZone;
 import openslab.core.floor.plan.Room;
+import openslab.core.floor.plan.SawPlan;
 import openslab.core.floor.walk.Run;
 import openslab.core.floor.walk.Turn;
 import openslab.core.quantity.Faults;
@@ -41,6 +43,9 @@ public class Plans {
      * @param version to send back with the next write
      */
     public record PlanView(int version, boolean canUndo, boolean canRedo, PlanForm form, PlanReport report) {}
+
+    private static final double THINNEST_SLAB_M = 0.05;
+    private static final double THICKEST_SLAB_M = 1;
 
     private final PlanStore plans;
     private final JobStore jobStore;
@@ -86,6 +91,17 @@ public class Plans {
         UnitSystem units = faults.oneOf("units", unitSystem, UnitSystem.class);
         faults.check();
         return PlanStore.report(form, units);
+    }
+
+    SawCuts sawCuts(UUID jobId, String roomId, String thickness, boolean early) {
+        UnitSystem units = units(jobId);
+        Unit bare = units == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
+        double metres = Measure.parse("thickness", thickness, bare, THINNEST_SLAB_M, THICKEST_SLAB_M);
+        return plans.report(jobId, units).rooms().stream()
+                .filter(r -> r.id().equals(roomId))
+                .findFirst()
+                .map(r -> SawPlan.propose(r, metres, early, units))
+                .orElseThrow(() -> new InvalidInput("roomId", roomId, "a room of this plan"));
     }
 
     public void put(UUID jobId, Jobs.Seen seen, PlanForm form) {

@@ -1,0 +1,58 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+
+  interface Props {
+    title: string;
+    /** How many there are inside; nothing is shown for none. */
+    count?: number;
+    about?: string;
+    open?: boolean;
+    children: Snippet;
+  }
+
+  let { title, count = 0, about = '', open = false, children }: Props = $props();
+</script>
+
+<details {open}>
+  <summary
+    ><b>{title}</b>{#if count > 0}<span>{count}</span>{/if}</summary
+  >
+  {#if about}<p>{about}</p>{/if}
+  {@render children()}
+</details>
+
+<style>
+  details {
+    border-block-start: 1px solid var(--line);
+    padding-block-end: 8px;
+  }
+
+  summary {
+    display: flex;
+    align-items: center;
+    gap: 10px;
+    min-block-size: var(--tap);
+    cursor: pointer;
+  }
+
+  summary::before {
+    content: '+';
+    inline-size: 16px;
+    font: 600 20px var(--figures);
+    color: var(--chalk);
+  }
+
+  details[open] > summary::before {
+    content: '−';
+  }
+
+  span,
+  p {
+    color: var(--ink-soft);
+  }
+
+  p {
+    font-size: 14px;
+    margin-block-end: 8px;
+  }
+</style>
