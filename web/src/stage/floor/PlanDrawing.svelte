@@ -8,7 +8,8 @@
     /** Which wall is being typed, by run. */
     chosen: string;
     onchoose: (run: string) => void;
-    onmove: (corner: number, x: number, y: number) => void;
+    /** Done once the plan has followed. */
+    onmove: (corner: number, x: number, y: number) => Promise<void>;
   }
 
   let { plan, zones, units, chosen, onchoose, onmove }: Props = $props();
@@ -152,6 +153,8 @@
   const snapped = (v: number) => Math.round(v / snap) * snap;
 
   let pointers: { id: number; x: number; y: number }[] = [];
+  /** Whether a finger holds the corner that is dragged; afterwards it only waits for the plan. */
+  let holding = false;
 
   function down(event: PointerEvent) {
     const held = event.target instanceof Element ? event.target.closest('[data-corner]') : null;
@@ -164,6 +167,11 @@
       const corner = Number(held.getAttribute('data-corner'));
       const c = plan.closed.corners[corner];
       drag = c ? { corner, x: c.x, y: c.y } : null;
+      holding = drag !== null;
+    } else if (holding) {
+      // a second finger means to zoom
+      holding = false;
+      drag = null;
     }
   }
 
@@ -180,7 +188,7 @@
       if (was > 0) {
         zoom(is / was, (now.x + other.x) / 2, (now.y + other.y) / 2);
       }
-    } else if (drag) {
+    } else if (drag && holding) {
       drag = {
         corner: drag.corner,
         x: snapped((now.x - view.x) / view.k),
@@ -195,11 +203,21 @@
 
   function up(event: PointerEvent) {
     pointers = pointers.filter((p) => p.id !== event.pointerId);
-    if (drag) {
+    if (drag && holding) {
+      holding = false;
       const was = plan.closed.corners[drag.corner];
       if (was && Math.hypot(drag.x - was.x, drag.y - was.y) > snap / 2) {
-        onmove(drag.corner, drag.x, drag.y);
+        void letGo(drag);
+      } else {
+        drag = null;
       }
+    }
+  }
+
+  function cancel(event: PointerEvent) {
+    pointers = pointers.filter((p) => p.id !== event.pointerId);
+    if (holding) {
+      holding = false;
       drag = null;
     }
   }
@@ -223,14 +241,43 @@
     ArrowDown: [0, -1],
   };
 
+  /** A run of presses is one move, made a moment after the last. */
+  const SETTLED_MS = 350;
+  let settling: ReturnType<typeof setTimeout> | undefined;
+
+  function settle() {
+    if (settling !== undefined && drag) {
+      void letGo(drag);
+    }
+    clearTimeout(settling);
+    settling = undefined;
+  }
+
+  /** The corner stays where it was put until the plan has followed. */
+  async function letGo(at: NonNullable<typeof drag>) {
+    await onmove(at.corner, at.x, at.y);
+    if (drag === at) {
+      drag = null;
+    }
+  }
+
   function nudge(event: KeyboardEvent, i: number) {
     const way = ARROWS[event.key];
-    const c = plan.closed.corners[i];
-    if (way && c) {
+    const from = drag?.corner === i ? drag : plan.closed.corners[i];
+    if (way && from) {
       event.preventDefault();
       event.stopPropagation();
       const by = event.shiftKey ? 12 * snap : snap;
-      onmove(i, c.x + way[0] * by, c.y + way[1] * by);
+      drag = { corner: i, x: from.x + way[0] * by, y: from.y + way[1] * by };
+      clearTimeout(settling);
+      settling = setTimeout(settle, SETTLED_MS);
+    } else if (event.key === 'Escape' && drag) {
+      event.stopPropagation();
+      clearTimeout(settling);
+      settling = undefined;
+      drag = null;
+    } else if (event.key !== 'Shift') {
+      settle();
     }
   }
 </script>
@@ -251,7 +298,7 @@
     onpointerdown={down}
     onpointermove={move}
     onpointerup={up}
-    onpointercancel={up}
+    onpointercancel={cancel}
     {@attach zooming}
   >
     {#if drag}
@@ -335,6 +382,7 @@
         tabindex="0"
         aria-label="Corner {plan.walls[i]?.name.split('–')[0]}: arrows move it"
         onkeydown={(e) => nudge(e, i)}
+        onblur={settle}
       >
         <circle class="touch" cx={px(c.x)} cy={py(c.y)} r="22" />
         <text class="letter" x={px(c.x) + inward(i).x * 18} y={py(c.y) - inward(i).y * 18 + 5}

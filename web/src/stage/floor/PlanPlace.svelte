@@ -120,7 +120,7 @@
           units={plans.units}
           {chosen}
           onchoose={(run) => (chosen = run)}
-          onmove={(corner, x, y) => void plans.moveCorner(plan.id, corner, x, y)}
+          onmove={(corner, x, y) => plans.moveCorner(plan.id, corner, x, y)}
         />
         <div class="tools under">
           <Button onclick={() => drawing?.zoom(1.3)}>Nearer</Button>

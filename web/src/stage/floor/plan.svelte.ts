@@ -51,7 +51,9 @@ export class PlanDesk {
   readonly #units: Units;
   #version = 0;
   #saved = '';
-  #again = false;
+  /** Writes go one after the other: each sends the version that the one before it made. */
+  #last: Promise<void> = Promise.resolve();
+  #waiting = 0;
   #echo: ReturnType<typeof setTimeout> | undefined;
 
   constructor(desk: JobDesk, jobId: string, units: Units) {
@@ -96,44 +98,41 @@ export class PlanDesk {
   }
 
   /** Saves the draft, if it says anything new and every room has walls enough to be one. */
-  async save(): Promise<void> {
-    const form = $state.snapshot(this.draft);
-    const text = JSON.stringify(form);
-    if (text === this.#saved) {
-      this.problem = null;
-      return;
-    }
-    if (form.rooms.some((r) => r.runs.length < 2)) {
-      return;
-    }
-    if (this.busy) {
-      this.#again = true;
-      return;
-    }
-    await this.#write((key) => api.putPlan(this.#jobId, key, this.#version, form), text);
-    if (this.#again) {
-      this.#again = false;
-      await this.save();
-    }
+  save(): Promise<void> {
+    return this.#queue(async () => {
+      const form = $state.snapshot(this.draft);
+      const text = JSON.stringify(form);
+      if (text === this.#saved) {
+        this.problem = null;
+      } else if (form.rooms.every((r) => r.runs.length >= 2)) {
+        await this.#write((key) => api.putPlan(this.#jobId, key, this.#version, form), text);
+      }
+    });
   }
 
   step(way: 'undo' | 'redo'): Promise<void> {
-    return this.#write((key) => api.stepPlan(this.#jobId, way, key, this.#version));
+    return this.#queue(() =>
+      this.#write((key) => api.stepPlan(this.#jobId, way, key, this.#version)),
+    );
   }
 
   moveCorner(roomId: string, corner: number, x: number, y: number): Promise<void> {
     const where = { jobId: this.#jobId, roomId, corner };
     const to = place(x, y, this.#units);
-    return this.#write((key) => api.moveCorner(where, key, this.#version, to));
+    return this.#queue(() => this.#write((key) => api.moveCorner(where, key, this.#version, to)));
   }
 
   addZone(roomId: string, at: { x: number; y: number }, zone: ZoneForm): Promise<void> {
     const body = { roomId, in: place(at.x, at.y, this.#units), zone };
-    return this.#write((key) => api.addPlanZone(this.#jobId, key, this.#version, body));
+    return this.#queue(() =>
+      this.#write((key) => api.addPlanZone(this.#jobId, key, this.#version, body)),
+    );
   }
 
   walk(zoneId: string): Promise<void> {
-    return this.#write((key) => api.walkZone(this.#jobId, zoneId, key, this.#version));
+    return this.#queue(() =>
+      this.#write((key) => api.walkZone(this.#jobId, zoneId, key, this.#version)),
+    );
   }
 
   /** Lets go of the draft and takes the plan as it is stored. */
@@ -142,13 +141,19 @@ export class PlanDesk {
     this.problem = null;
   }
 
+  #queue(write: () => Promise<void>): Promise<void> {
+    this.#waiting++;
+    this.busy = true;
+    this.#last = this.#last.then(write).finally(() => {
+      this.#waiting--;
+      this.busy = this.#waiting > 0;
+    });
+    return this.#last;
+  }
+
   /** @param sent the draft as it was sent; what was typed since stays */
   async #write(write: (key: string) => Promise<PlanView>, sent = ''): Promise<void> {
-    if (this.busy) {
-      return;
-    }
     clearTimeout(this.#echo);
-    this.busy = true;
     try {
       this.#take(await write(newKey()), sent);
       this.problem = null;
@@ -159,8 +164,6 @@ export class PlanDesk {
         // saving again has seen what changed
         this.#version = (await api.plan(this.#jobId)).version;
       }
-    } finally {
-      this.busy = false;
     }
   }
 
