@@ -7,6 +7,7 @@ import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.level.Heights;
+import openslab.core.floor.level.Levels;
 import openslab.core.floor.plan.Room;
 import openslab.core.floor.plan.RoomPlan;
 import openslab.core.floor.walk.Run;
@@ -44,21 +45,8 @@ public class LargeFloor {
             cracks.add(new Room.Crack("k" + i, List.of(from, to), 0.001, 0.01, false));
         }
         double[] heights = random.doubles(GRID * GRID, -0.01, 0.01).toArray();
-        var cut = new Room.Cut("c", new Corner(0, -10), new Corner(0.5, 10));
-        room = new Room(
-                "large",
-                "Large",
-                walk(random, corners),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                cracks,
-                List.of(cut),
-                List.of(),
-                Optional.of(new Heights(new Corner(-10, -10), 0.2, GRID, heights)));
+        var cut = Room.Cut.through("c", new Corner(0, -10), new Corner(0.5, 10));
+        room = Room.draft("large", "Large", walk(random, corners)).cracks(cracks).cuts(List.of(cut)).levels(Optional.of(Levels.of(new Heights(new Corner(-10, -10), 0.2, GRID, heights)))).room();
     }
 
     /** A curved wall measured point by point: three bays, and a hand that is not quite steady. */

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.UUID;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shape;
+import openslab.core.floor.Substrate;
 import openslab.core.floor.plan.Doubt;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
@@ -40,6 +41,7 @@ public final class Stories {
 
     private final List<LogEntry> log = new ArrayList<>();
     private final List<Doubt> planDoubts = new ArrayList<>();
+    private Substrate substrate = Substrate.BARE_CONCRETE;
     private Shape shape = new Rectangle(10, 8);
     private Optional<Double> planSlabC = Optional.empty();
     private List<LayerChoice> layers = epoxyWithFlake();
@@ -167,6 +169,11 @@ public final class Stories {
                 .gate(2, "no-dust", "no-dust=clean");
     }
 
+    public Stories on(Substrate other) {
+        substrate = other;
+        return this;
+    }
+
     /** A plan that does not close, say. */
     public Stories doubted(Doubt doubt) {
         planDoubts.add(doubt);
@@ -179,6 +186,7 @@ public final class Stories {
                 "Zone",
                 shape,
                 planDoubts,
+                substrate,
                 Exposure.INDOORS,
                 new SiteLimits(true, true),
                 Crew.DEFAULT,

@@ -76,6 +76,7 @@ public class StoryTest {
                     facts.name(),
                     facts.shape(),
                     facts.planDoubts(),
+                    facts.substrate(),
                     facts.exposure(),
                     facts.site(),
                     facts.crew(),

@@ -19,15 +19,20 @@ public record Outline(List<Corner> corners) {
         return new Outline(corners);
     }
 
-    /** Enclosed area, m², by the shoelace sum. */
+    /** Enclosed area, m². */
     public double areaM2() {
+        return Math.abs(signedAreaM2());
+    }
+
+    /** Enclosed area by the shoelace sum, m²; negative where the ring runs clockwise. */
+    public double signedAreaM2() {
         double twice = 0;
         for (int i = 0; i < corners.size(); i++) {
             Corner a = corners.get(i);
             Corner b = corners.get((i + 1) % corners.size());
             twice += a.x * b.y - b.x * a.y;
         }
-        return Math.abs(twice) / 2;
+        return twice / 2;
     }
 
     /** Length of the ring, m. */

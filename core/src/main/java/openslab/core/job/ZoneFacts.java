@@ -3,6 +3,7 @@ package openslab.core.job;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.floor.Shape;
+import openslab.core.floor.Substrate;
 import openslab.core.floor.plan.Doubt;
 import openslab.core.mix.Crew;
 import openslab.core.prep.SiteLimits;
@@ -24,6 +25,7 @@ public record ZoneFacts(
         String name,
         Shape shape,
         List<Doubt> planDoubts,
+        Substrate substrate,
         Exposure exposure,
         SiteLimits site,
         Crew crew,

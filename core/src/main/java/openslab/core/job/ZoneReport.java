@@ -9,6 +9,7 @@ import java.util.Optional;
 import openslab.core.buildup.BuildUp;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Shape;
+import openslab.core.floor.Substrate;
 import openslab.core.prep.ProfileNeed;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
@@ -73,12 +74,31 @@ public record ZoneReport(
     }
 
     private static List<Finding> findings(ZoneFacts zone) {
-        return zone.planDoubts().stream()
-                .map(d -> Finding.of(d.rule())
+        var findings = new ArrayList<Finding>();
+        zone.planDoubts()
+                .forEach(d -> findings.add(Finding.of(d.rule())
                         .measured(d.measured())
                         .needed(d.needed(), PLAN)
-                        .hold(lower(d.title()), d.why(), d.remedy()))
-                .toList();
+                        .hold(lower(d.title()), d.why(), d.remedy())));
+        if (zone.substrate().family() != Substrate.Family.CEMENT) {
+            findings.add(substrate(zone.substrate()));
+        }
+        return findings;
+    }
+
+    private static Finding substrate(Substrate substrate) {
+        boolean resilient = substrate.family() == Substrate.Family.RESILIENT;
+        return Finding.of("substrate")
+                .measured(substrate.label())
+                .needed("concrete, or tests made for this substrate", Source.ours("a test is made for what it tests"))
+                .hold(
+                        lower(substrate.label()) + " under it",
+                        "The tests and the preparation here are for concrete; on " + lower(substrate.label())
+                                + " they prove nothing.",
+                        resilient
+                                ? "Do not sand, grind or strip it dry: laid before the late 1980s, it or its adhesive may hold"
+                                        + " asbestos. Have it tested by a licensed firm, and go by the sheet and local rules."
+                                : "Go by the sheet in hand and a test patch until this substrate has methods of its own.");
     }
 
     private static String lower(String title) {

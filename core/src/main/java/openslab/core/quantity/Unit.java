@@ -109,7 +109,7 @@ public enum Unit {
     }
 
     /** The unit a person writes in this way, or null when nobody writes it so for this dimension. */
-    static Unit spelt(String plain, Dimension dimension) {
+    public static Unit spelt(String plain, Dimension dimension) {
         return Arrays.stream(values())
                 .filter(u -> u.dimension == dimension && u.spellings.contains(plain))
                 .findFirst()

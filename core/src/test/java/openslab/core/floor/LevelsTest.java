@@ -6,13 +6,17 @@ import static org.testng.Assert.assertTrue;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import openslab.core.Formula;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.joint.SawCuts;
 import openslab.core.floor.level.FNumbers;
+import openslab.core.floor.level.Gap;
 import openslab.core.floor.level.Heights;
 import openslab.core.floor.level.LevelReport;
+import openslab.core.floor.level.Levels;
+import openslab.core.floor.level.Lip;
 import openslab.core.quantity.UnitSystem;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -63,7 +67,7 @@ public class LevelsTest {
         assertEquals(spots.get(0).areaM2(), Math.PI * radius * radius, 0.1);
         assertEquals(spots.get(0).deepest(), new Corner(2.5, 2.5));
         assertEquals(heights.lowSpots(List.of(new Corner(2.5, 2.5))), List.of());
-        assertEquals(heights.fillL(0, new Corner(0, 0), 0), spots.get(0).volumeL(), 1e-6);
+        assertEquals(heights.fillL(0), spots.get(0).volumeL(), 1e-6);
     }
 
     @Test
@@ -76,7 +80,7 @@ public class LevelsTest {
         var heights = new Heights(new Corner(0, 0), 0.5, n, h);
         assertEquals(heights.lowSpots(List.of()), List.of());
         // 10 m × 10 m, 0.2 m at the far side: half of 10·10·0.2 m³
-        assertEquals(heights.fillL(0, new Corner(0, 0), 0), 10_000, 1e-6);
+        assertEquals(heights.fillL(0), 10_000, 1e-6);
     }
 
     /** Two bowls of different depth, joined only above the rim of the shallower: told apart, deepest first. */
@@ -186,7 +190,7 @@ public class LevelsTest {
 
     @Test
     public void a_level_report_reads_in_the_jobs_units_with_its_working() {
-        LevelReport report = LevelReport.of(bowl(41, 0.3048, INCH / 2), List.of(), UnitSystem.US);
+        LevelReport report = LevelReport.of(Levels.of(bowl(41, 0.3048, INCH / 2)), List.of(), UnitSystem.US);
         assertEquals(report.range().text(), "0.50\u00a0in");
         assertEquals(report.spots().size(), 1);
         assertEquals(report.spots().get(0).depth(), "0.50\u00a0in");
@@ -196,10 +200,79 @@ public class LevelsTest {
                 report.contours().size() + "");
         List.of(report.range(), report.ponding(), report.fill()).forEach(Formula::assertRecomputes);
         assertEquals(report.ponding().value(), report.fill().value(), 1e-6);
-        var coarse = LevelReport.of(bowl(11, 1, 0.01), List.of(), UnitSystem.METRIC);
+        var coarse = LevelReport.of(Levels.of(bowl(11, 1, 0.01)), List.of(), UnitSystem.METRIC);
         assertTrue(coarse.fNumbers().isEmpty());
-        var flat = LevelReport.of(new Heights(new Corner(0, 0), 1, 3, new double[9]), List.of(), UnitSystem.METRIC);
+        var flat = LevelReport.of(
+                Levels.of(new Heights(new Corner(0, 0), 1, 3, new double[9])), List.of(), UnitSystem.METRIC);
         assertEquals(flat.contours(), List.of());
         assertEquals(flat.fill().value(), 0.0);
+    }
+
+    /**
+     * A level floor 10 m square with its drain in the middle, falling 1:48 to it: the mean distance from the middle of a
+     * square of side a is a·(√2 + ln(1 + √2))/6.
+     */
+    @Test
+    public void a_floor_that_falls_to_its_drain_is_a_cone_over_it() {
+        int n = 101;
+        var flat = new Heights(new Corner(0, 0), 0.1, n, new double[n * n]);
+        var levels = new Levels(flat, Optional.empty(), 1 / 48.0);
+        LevelReport report = LevelReport.of(levels, List.of(new Corner(5, 5)), UnitSystem.METRIC);
+        double litres = 1000 * 100 * 10 * (Math.sqrt(2) + Math.log(1 + Math.sqrt(2))) / 6 / 48;
+        assertEquals(report.toDrain().orElseThrow().base(), litres, 1e-3 * litres);
+        Formula.assertRecomputes(report.toDrain().get());
+        assertEquals(LevelReport.of(levels, List.of(), UnitSystem.METRIC).toDrain(), Optional.empty());
+    }
+
+    /** A plane from 0 to -0.2 m filled to -0.1 m: a quarter of the wedge, and 100 mm of it to grind. */
+    @Test
+    public void a_floor_is_filled_to_the_height_that_was_chosen() {
+        int n = 41;
+        double[] h = new double[n * n];
+        for (int i = 0; i < h.length; i++) {
+            h[i] = -0.005 * (i % n);
+        }
+        var heights = new Heights(new Corner(0, 0), 0.25, n, h);
+        LevelReport report = LevelReport.of(new Levels(heights, Optional.of(-0.1), 0), List.of(), UnitSystem.METRIC);
+        assertEquals(report.fill().base(), 2500, 1e-6);
+        assertEquals(report.toGrind().orElseThrow().base(), 0.1, 1e-9);
+        List.of(report.fill(), report.toGrind().get()).forEach(Formula::assertRecomputes);
+    }
+
+    /** Straightedge and gap in inches; STANDARDS 2.1: 3/16 in over 10 ft passes, 1/4 in fails; 1/32 in under 12 in. */
+    @DataProvider
+    Object[][] gaps() {
+        return new Object[][] {
+            {120, 3 / 16.0, true, "within 0.19\u00a0in under 10 ft"},
+            {120, 0.25, false, "more than 0.19\u00a0in under 10 ft: fill or grind before resilient"},
+            {12, 1 / 32.0, true, "within 0.03\u00a0in under 12 in"},
+            {12, 1 / 16.0, false, "more than 0.03\u00a0in under 12 in: fill or grind before resilient"},
+            {72, 1 / 8.0, true, "within 0.19\u00a0in under 10 ft so far; a 10 ft edge may show more"},
+            {6, 1 / 8.0, true, "too short a straightedge: 12 in or 10 ft are judged"},
+        };
+    }
+
+    @Test(dataProvider = "gaps")
+    public void a_gap_under_a_straightedge_is_judged(double edge, double gap, boolean fits, String word) {
+        Gap.Judged judged = new Gap("g", new Corner(0, 0), edge * INCH, gap * INCH).judge(UnitSystem.US);
+        assertEquals(List.of(judged.fits(), judged.word()), List.of(fits, word));
+        Formula.assertRecomputes(judged.gap());
+    }
+
+    /** Lip, then the level length of bevel or ramp and of grinding back, inches; STANDARDS 8.3, and 1/2 in about 18 in back. */
+    @DataProvider
+    Object[][] lips() {
+        return new Object[][] {{0.25, 0, 0}, {0.375, 0.25, 13.5}, {0.5, 0.5, 18}, {4, 48, 144}};
+    }
+
+    @Test(dataProvider = "lips")
+    public void a_lip_is_told_what_it_needs(double height, double level, double back) {
+        Lip.Judged judged = new Lip("l", "Lip", new Corner(0, 0), new Corner(1, 0), height * INCH).judge(UnitSystem.US);
+        assertEquals(judged.fits(), level == 0);
+        if (level > 0) {
+            assertEquals(judged.needs().get(0).value(), level, 1e-9);
+            assertEquals(judged.needs().get(1).value(), back, 1e-9);
+        }
+        judged.needs().forEach(Formula::assertRecomputes);
     }
 }

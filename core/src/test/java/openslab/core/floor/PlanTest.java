@@ -6,13 +6,13 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import openslab.core.Cases;
 import openslab.core.Formula;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.joint.SawCuts;
+import openslab.core.floor.plan.Doubt;
 import openslab.core.floor.plan.JointMap;
 import openslab.core.floor.plan.Ring;
 import openslab.core.floor.plan.Room;
@@ -115,7 +115,7 @@ public class PlanTest {
                             new Ring.Circle(new Corner(cx + random.nextGaussian(), cy + random.nextGaussian()), 0.4)))
                     .toList();
             var cuts = IntStream.range(0, 1 + random.nextInt(4))
-                    .mapToObj(i -> new Room.Cut(
+                    .mapToObj(i -> Room.Cut.through(
                             "c" + i,
                             new Corner(cx + random.nextGaussian(), cy + random.nextGaussian()),
                             new Corner(cx + random.nextGaussian(), cy + random.nextGaussian())))
@@ -132,20 +132,7 @@ public class PlanTest {
     }
 
     private static Room room(Walk walk, List<Room.Opening> openings, List<Room.Cut> cuts) {
-        return new Room(
-                "a",
-                "a",
-                walk,
-                List.of(),
-                openings,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                cuts,
-                List.of(),
-                Optional.empty());
+        return Room.draft("a", "a", walk).openings(openings).cuts(cuts).room();
     }
 
     @Test
@@ -179,20 +166,9 @@ public class PlanTest {
     @Test
     public void five_risers_have_four_treads_between_them() {
         var stair = new Room.Stair("s", "Front steps", 4 * FOOT, 5, 7 * FOOT / 12, 11 * FOOT / 12);
-        Room room = new Room(
-                "a",
-                "Porch",
-                Tape.walk("10|L 6|L 10|L 6"),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(stair),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Optional.empty());
+        Room room = Room.draft("a", "Porch", Tape.walk("10|L 6|L 10|L 6"))
+                .stairs(List.of(stair))
+                .room();
         RoomPlan plan = RoomPlan.of(room, UnitSystem.US);
         // 60 + 4·(5·7/12 + 4·11/12) = 60 + 4·6.5833 = 86.33 ft², nosings 5·4 = 20 ft, by hand
         assertEquals(plan.quantities().trueArea().value(), 60 + 4 * (35 + 44) / 12.0, 1e-9);
@@ -204,20 +180,9 @@ public class PlanTest {
     @Test
     public void a_ramp_is_longer_than_it_looks() {
         var ramp = new Room.Ramp("p", "Ramp", new Ring.Box(new Corner(0, 0), 12 * FOOT, 4 * FOOT, 0), FOOT);
-        Room room = new Room(
-                "a",
-                "Loading bay",
-                Tape.walk("20|L 10|L 20|L 10"),
-                List.of(),
-                List.of(),
-                List.of(ramp),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Optional.empty());
+        Room room = Room.draft("a", "Loading bay", Tape.walk("20|L 10|L 20|L 10"))
+                .ramps(List.of(ramp))
+                .room();
         RoomPlan plan = RoomPlan.of(room, UnitSystem.US);
         assertEquals(plan.quantities().trueArea().value(), 200 + 4 * (Math.sqrt(145) - 12), 1e-9);
         assertEquals(plan.quantities().net().value(), 200, 1e-9);
@@ -229,20 +194,10 @@ public class PlanTest {
         double inch = FOOT / 12;
         var cove = new Room.Cove(inch, 4 * inch, inch / 8, 0);
         var edges = List.of(new Room.Edge("r0", true, true, true, cove));
-        Room room = new Room(
-                "a",
-                "Kitchen",
-                Tape.walk("103|L 10|L 103|L 10"),
-                edges,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(new Room.Door("d", "r0", FOOT, 3 * FOOT, true)),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Optional.empty());
+        Room room = Room.draft("a", "Kitchen", Tape.walk("103|L 10|L 103|L 10"))
+                .edges(edges)
+                .doors(List.of(new Room.Door("d", "r0", FOOT, 3 * FOOT, true)))
+                .room();
         RoomPlan plan = RoomPlan.of(room, UnitSystem.US);
         assertEquals(named(plan, "cove").value(), 100, 1e-9);
         assertEquals(named(plan, "to mask").value(), 226 - 3, 1e-9);
@@ -269,6 +224,19 @@ public class PlanTest {
         assertEquals(plan.quantities().net().base(), 600 * FOOT * FOOT - 0.25 - 0.5, 1e-9);
         assertEquals(plan.doubts().size(), 1);
         assertEquals(plan.doubts().get(0).where(), List.of("out"));
+    }
+
+    /** A bow tie keyed in by its corners: told, and the rest of the floor still reckoned. */
+    @Test
+    public void an_opening_that_crosses_itself_is_told() {
+        var tie = new Room.Opening(
+                "o",
+                "Pit",
+                Room.Opening.Kind.CUT_OUT,
+                new Ring.Path(List.of(new Corner(1, 1), new Corner(2, 2), new Corner(2, 1), new Corner(1, 2))));
+        RoomPlan plan = RoomPlan.of(room(Tape.walk("60|L 10|L 60|L 10"), List.of(tie), List.of()), UnitSystem.METRIC);
+        assertEquals(plan.doubts().stream().map(Doubt::title).toList(), List.of("Pit crosses itself"));
+        assertEquals(plan.quantities().net().base(), 600 * FOOT * FOOT, 1e-9);
     }
 
     @Test
@@ -305,21 +273,11 @@ public class PlanTest {
     @Test
     public void a_zone_is_the_part_it_was_marked_in() {
         Walk hall = Tape.walk("30|L 20|L 30|L 20");
-        var cut = new Room.Cut("c", new Corner(4, 1), new Corner(4, 2));
-        Room room = new Room(
-                "a",
-                "a",
-                hall,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(cut),
-                List.of(new Room.ZoneMark("west", new Corner(1, 1))),
-                Optional.empty());
+        var cut = Room.Cut.through("c", new Corner(4, 1), new Corner(4, 2));
+        Room room = Room.draft("a", "a", hall)
+                .cuts(List.of(cut))
+                .marks(List.of(new Room.ZoneMark("west", new Corner(1, 1))))
+                .room();
         RoomPlan plan = RoomPlan.of(room, UnitSystem.METRIC);
         assertEquals(plan.pieces().size(), 2);
         RoomPlan.Piece west = plan.pieces().stream()
@@ -347,20 +305,9 @@ public class PlanTest {
             double rise, double run, String ratio, boolean fits, String word) {
         double inch = FOOT / 12;
         var ramp = new Room.Ramp("r", "Ramp", new Ring.Box(new Corner(0, 0), run * inch, 1, 0), rise * inch);
-        var room = new Room(
-                "a",
-                "a",
-                Tape.walk("60|L 10|L 60|L 10"),
-                List.of(),
-                List.of(),
-                List.of(ramp),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Optional.empty());
+        var room = Room.draft("a", "a", Tape.walk("60|L 10|L 60|L 10"))
+                .ramps(List.of(ramp))
+                .room();
         SlopeCheck check = RoomPlan.of(room, UnitSystem.US).slopes().get(0);
         assertEquals(List.of(check.ratio(), check.fits(), check.word()), List.of(ratio, fits, word));
         assertWorking(check.slope());
@@ -381,22 +328,12 @@ public class PlanTest {
                     0.03,
                     s[0],
                     s[1],
-                    s[2]));
+                    s[2],
+                    false));
         }
-        var room = new Room(
-                "a",
-                "a",
-                Tape.walk("60|L 10|L 60|L 10"),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                joints,
-                List.of(),
-                List.of(),
-                List.of(),
-                Optional.empty());
+        var room = Room.draft("a", "a", Tape.walk("60|L 10|L 60|L 10"))
+                .joints(joints)
+                .room();
         RoomPlan plan = RoomPlan.of(room, UnitSystem.METRIC);
         assertEquals(plan.joints(), new JointMap(4, 3, 3, 1, 1, 2, 1));
         assertEquals(named(plan, "Control joints").base(), 12, 1e-9);
@@ -430,5 +367,86 @@ public class PlanTest {
         thin.lines().stream()
                 .filter(l -> l.from().y() > 20.25 * FOOT + 1e-9 && l.to().y() > 20.25 * FOOT + 1e-9)
                 .forEach(l -> assertTrue(Math.max(l.from().x(), l.to().x()) <= 32 * FOOT + 1e-9, l.toString()));
+    }
+
+    /** Parted by a joint instead of by a line: the same two parts. */
+    @Test
+    public void a_joint_may_part_two_zones() {
+        var joint = new Room.Joint(
+                "j",
+                Room.Joint.Kind.EXPANSION,
+                new Corner(4, 1),
+                new Corner(4, 2),
+                0.01,
+                0.03,
+                true,
+                false,
+                false,
+                true);
+        Room room = Room.draft("a", "a", Tape.walk("30|L 20|L 30|L 20"))
+                .joints(List.of(joint))
+                .room();
+        RoomPlan plan = RoomPlan.of(room, UnitSystem.METRIC);
+        assertEquals(plan.pieces().size(), 2);
+        double smaller =
+                plan.pieces().stream().mapToDouble(RoomPlan.Piece::areaM2).min().orElseThrow();
+        assertEquals(smaller, 4 * 20 * FOOT, 1e-9);
+    }
+
+    /**
+     * Mitred corners: at a distance d from the walls of any floor with square corners, the way round is 8·d shorter than the
+     * walls, so the fillet's volume is the integral of its height over that way. Integrated here, not by its moment.
+     */
+    @Test
+    public void a_cove_round_a_floor_takes_its_mitres_into_account() {
+        double r = 0.05;
+        var cove = new Room.Cove(r, r, 0, 0);
+        for (String walls : List.of("10|L 10|L 10|L 10", "20|L 8|L 6|R 10|L 8|L 10|R 6|L 8")) {
+            Walk walk = Tape.walk(walls);
+            var edges = walk.runs().stream()
+                    .map(w -> new Room.Edge(w.id(), true, false, false, cove))
+                    .toList();
+            double round = walk.runs().stream().mapToDouble(Run::lengthM).sum();
+            int steps = 20_000;
+            double litres = 0;
+            for (int i = 0; i < steps; i++) {
+                double d = (i + 0.5) * r / steps;
+                double height = r - Math.sqrt(r * r - (r - d) * (r - d));
+                litres += 1000 * height * (round - 8 * d) * r / steps;
+            }
+            RoomPlan plan = RoomPlan.of(Room.draft("a", "a", walk).edges(edges).room(), UnitSystem.METRIC);
+            assertEquals(named(plan, "cove mortar").base(), litres, 1e-5 * litres, walls);
+            long outside = walk.runs().stream().filter(w -> w.turn() < 0).count();
+            assertEquals(
+                    named(plan, "cove corners, inside").value(), walk.runs().size() - outside, walls);
+            assertEquals(
+                    figures(plan).stream()
+                            .filter(f -> f.label().equals("cove corners, outside"))
+                            .mapToDouble(Figure::value)
+                            .sum(),
+                    (double) outside,
+                    walls);
+            figures(plan).forEach(PlanTest::assertWorking);
+        }
+    }
+
+    /** A bathroom 8 by 5 ft with a tub of 5 by 2.5 ft, a round pedestal of 1 ft and a 3 ft door: by hand. */
+    @Test
+    public void a_bathroom_is_measured_around_its_fixtures() {
+        var tub = new Room.Opening(
+                "t", "Tub", Room.Opening.Kind.FIXTURE, new Ring.Box(new Corner(0, 0), 5 * FOOT, 2.5 * FOOT, 0));
+        var pedestal = new Room.Opening(
+                "p", "Basin", Room.Opening.Kind.FIXTURE, new Ring.Circle(new Corner(7 * FOOT, 4 * FOOT), FOOT));
+        Room room = Room.draft("a", "Bathroom", Tape.walk("8|L 5|L 8|L 5"))
+                .openings(List.of(tub, pedestal))
+                .doors(List.of(new Room.Door("d", "r2", FOOT, 3 * FOOT, true)))
+                .room();
+        RoomPlan plan = RoomPlan.of(room, UnitSystem.US);
+        assertEquals(plan.quantities().net().value(), 40 - 12.5 - Math.PI / 4, 1e-9);
+        assertEquals(named(plan, "round fixtures").value(), 15 + Math.PI, 1e-9);
+        assertEquals(named(plan, "doorways").value(), 3, 1e-9);
+        assertEquals(named(plan, "to mask").value(), 26 - 3, 1e-9);
+        assertEquals(named(plan, "masking film").value(), 46, 1e-9);
+        figures(plan).forEach(PlanTest::assertWorking);
     }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.PriorityQueue;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.quantity.Require;
@@ -181,25 +182,49 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
         return new LowSpot(place(deepest), water[deepest] - heightsM[deepest], cells * each, depths * each * 1000);
     }
 
-    /**
-     * What brings every reading up to a plane, litres.
-     *
-     * @param heightM of the plane at {@code from}
-     * @param fall how much it falls from there for every metre away; 0 for a level
-     */
-    public double fillL(double heightM, Corner from, double fall) {
+    /** What brings every lower reading up to {@code heightM}, litres. */
+    public double fillL(double heightM) {
         double sum = 0;
         for (int cell = 0; cell < heightsM.length; cell++) {
-            Corner at = place(cell);
-            double plane = heightM - fall * Math.hypot(at.x() - from.x(), at.y() - from.y());
-            if (plane > heightsM[cell]) {
-                // a reading on the rim stands for half a square, one at the corner for a quarter
-                sum += (plane - heightsM[cell]) * share(cell);
+            if (heightM > heightsM[cell]) {
+                sum += (heightM - heightsM[cell]) * share(cell);
             }
         }
         return sum * stepM * stepM * 1000;
     }
 
+    /** A floor that falls to its drains. @param drainM its height there @param fillL what makes it so, litres */
+    public record Falling(double drainM, double fillL) {}
+
+    /**
+     * The lowest floor that falls at {@code fall} to the nearest of {@code drains} and buries every reading: nothing is
+     * ground. Empty without a drain.
+     */
+    public Optional<Falling> falling(List<Corner> drains, double fall) {
+        if (drains.isEmpty()) {
+            return Optional.empty();
+        }
+        double[] rise = new double[heightsM.length];
+        double drain = Double.NEGATIVE_INFINITY;
+        for (int cell = 0; cell < heightsM.length; cell++) {
+            Corner at = place(cell);
+            double nearest = Double.POSITIVE_INFINITY;
+            for (Corner d : drains) {
+                nearest = Math.min(nearest, Math.hypot(at.x() - d.x(), at.y() - d.y()));
+            }
+            rise[cell] = fall * nearest;
+            drain = heightsM[cell] - rise[cell] > drain ? heightsM[cell] - rise[cell] : drain;
+        }
+        double sum = 0;
+        for (int cell = 0; cell < heightsM.length; cell++) {
+            if (drain + rise[cell] > heightsM[cell]) {
+                sum += (drain + rise[cell] - heightsM[cell]) * share(cell);
+            }
+        }
+        return Optional.of(new Falling(drain, sum * stepM * stepM * 1000));
+    }
+
+    /** A reading on the rim stands for half a square, one at the corner for a quarter. */
     private double share(int cell) {
         int row = cell / columns;
         int column = cell % columns;

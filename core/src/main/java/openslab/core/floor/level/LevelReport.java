@@ -16,7 +16,9 @@ import openslab.core.quantity.Worksheet;
  * @param range from the lowest reading to the highest
  * @param spots hollows, deepest first, as they are read
  * @param ponding all that stays in them
- * @param fill what brings the floor up to its highest reading, level
+ * @param fill what brings it up to the height asked for, its highest reading where none was; {@code toGrind} how far the
+ *     highest reading stands above that, empty where nothing does
+ * @param toDrain what gives it the fall asked for; empty where none was, or there is no drain
  * @param fNumbers empty unless the readings are a foot apart
  */
 public record LevelReport(
@@ -24,6 +26,8 @@ public record LevelReport(
         List<Spot> spots,
         Figure ponding,
         Figure fill,
+        Optional<Figure> toGrind,
+        Optional<Figure> toDrain,
         List<Heights.Contour> contours,
         Optional<FNumbers> fNumbers) {
     /** As a person reads a hollow. */
@@ -32,25 +36,70 @@ public record LevelReport(
     private static final Source GRID = Source.arithmetic("each reading stands for the square round it");
     private static final double FOOT_M = 0.3048;
     private static final int CONTOURS = 8;
+    private static final double FLAT_M = 1e-9;
 
     /** @param outlets where water may leave besides the rim: drains */
-    public static LevelReport of(Heights heights, List<Corner> outlets, UnitSystem system) {
+    public static LevelReport of(Levels levels, List<Corner> outlets, UnitSystem system) {
+        Heights heights = levels.heights();
         double low = heights.lowest();
         double high = heights.highest();
         List<Heights.LowSpot> spots = heights.lowSpots(outlets);
         double pondedL = spots.stream().mapToDouble(Heights.LowSpot::volumeL).sum();
         boolean afoot = Math.abs(heights.stepM() - FOOT_M) < 0.005;
+        double to = levels.toM().orElse(high);
         return new LevelReport(
                 range(low, high, system),
                 spots.stream().map(s -> spot(s, system)).toList(),
                 volume("water that stays", spots.size() + " hollows, depth · area added up", pondedL, system),
-                volume("fill to level", "highest less every reading", heights.fillL(high, heights.origin(), 0), system),
+                fill(heights, to, system),
+                high > to + FLAT_M ? Optional.of(toGrind(high, to, system)) : Optional.empty(),
+                levels.fall() > 0
+                        ? heights.falling(outlets, levels.fall()).map(f -> toDrain(f, levels.fall(), system))
+                        : Optional.empty(),
                 high - low < 1e-6 ? List.of() : heights.contours(interval(high - low, system)),
                 afoot ? Optional.of(FNumbers.of(heights.lines(), system)) : Optional.empty());
     }
 
+    private static Figure fill(Heights heights, double toM, UnitSystem system) {
+        Unit small = small(system);
+        var w = new Worksheet(system);
+        w.given("H", "height to fill to", small.fromBase(toM), small);
+        double litres = w.given("S", "H less every reading below it, over its square", heights.fillL(toM), Unit.LITRE);
+        return w.figure("fill to level", "V", "S", litres, Unit.LITRE, GRID);
+    }
+
+    private static Figure toGrind(double highM, double toM, UnitSystem system) {
+        Unit small = small(system);
+        var w = new Worksheet(system);
+        double h = w.given("h", "highest reading", small.fromBase(highM), small);
+        double to = w.given("H", "height to fill to", small.fromBase(toM), small);
+        return w.figure(
+                "stands above it, to grind", "d", "h-H", h - to, small, Source.arithmetic("highest less the plane"));
+    }
+
+    private static Figure toDrain(Heights.Falling falling, double fall, UnitSystem system) {
+        Unit small = small(system);
+        var w = new Worksheet(system);
+        w.given("f", "fall for every length", fall, Unit.ONE);
+        w.given(
+                "D",
+                "height at the drain so that no reading stands above the slope",
+                small.fromBase(falling.drainM()),
+                small);
+        double litres = w.given(
+                "S",
+                "D + f·distance to the nearest drain, less the reading, over its square",
+                falling.fillL(),
+                Unit.LITRE);
+        return w.figure("fill to fall to the drain", "V", "S", litres, Unit.LITRE, GRID);
+    }
+
+    private static Unit small(UnitSystem system) {
+        return system == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
+    }
+
     private static Spot spot(Heights.LowSpot s, UnitSystem system) {
-        Unit small = system == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
+        Unit small = small(system);
         return new Spot(
                 s.deepest(),
                 Show.in(small, s.depthM()),
@@ -59,7 +108,7 @@ public record LevelReport(
     }
 
     private static Figure range(double low, double high, UnitSystem system) {
-        Unit small = system == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
+        Unit small = small(system);
         var w = new Worksheet(system);
         double h = w.given("h", "highest reading", small.fromBase(high), small);
         double l = w.given("l", "lowest reading", small.fromBase(low), small);

@@ -31,7 +31,7 @@ record Areas(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
         var w = new Worksheet(system);
         int n = walls.size();
         double squared = area().fromBase(1);
-        double signed = shoelace(walls.stream().map(p -> p.points().get(0)).toList());
+        double signed = new Outline(walls.stream().map(p -> p.points().get(0)).toList()).signedAreaM2();
         double turnedRight = signed < 0 ? -1 : 1;
         double bows = outline.areaM2() - Math.abs(signed);
         var formula = new StringBuilder();
@@ -81,16 +81,6 @@ record Areas(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
                 outline.areaM2() * squared,
                 area(),
                 Source.arithmetic("shoelace sum over the corners; curves by segment or Simpson's rule"));
-    }
-
-    private static double shoelace(List<Corner> corners) {
-        double twice = 0;
-        for (int i = 0; i < corners.size(); i++) {
-            Corner a = corners.get(i);
-            Corner b = corners.get((i + 1) % corners.size());
-            twice += a.x() * b.y() - b.x() * a.y();
-        }
-        return twice / 2;
     }
 
     Figure net(Figure gross, double openM2) {

@@ -2,6 +2,7 @@ package openslab.core.floor.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
@@ -16,6 +17,7 @@ import openslab.core.quantity.Worksheet;
 /** What runs along the walls and over the floor, in its reader's units. */
 record Lengths(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
     private static final Source GEOMETRY = Source.arithmetic("plane geometry");
+    private static final double FILM_M = 0.6096;
 
     private Unit length() {
         return Unit.of(Dimension.LENGTH, system);
@@ -32,10 +34,21 @@ record Lengths(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
 
     List<Figure> all() {
         var all = new ArrayList<Figure>();
-        walled("to mask", e -> e.mask()).ifPresent(all::add);
+        walled("to mask", e -> e.mask()).ifPresent(masked -> {
+            all.add(masked);
+            all.add(film(masked));
+        });
         walled("to cut in", e -> e.cutIn()).ifPresent(all::add);
         walled("trim to take off", e -> e.trim()).ifPresent(all::add);
         walled("cove", e -> e.cove() != null).ifPresent(all::add);
+        sum("doorways", room.doors(), d -> wallName(d.run()), Room.Door::widthM).ifPresent(all::add);
+        for (Room.Opening.Kind kind : Room.Opening.Kind.values()) {
+            List<Room.Opening> ofKind =
+                    room.openings().stream().filter(o -> o.kind() == kind).toList();
+            sum("round " + kind.label().toLowerCase(Locale.ROOT) + "s", ofKind, Room.Opening::name, o -> o.ring()
+                            .perimeterM())
+                    .ifPresent(all::add);
+        }
         for (Room.Joint.Kind kind : Room.Joint.Kind.values()) {
             List<Room.Joint> ofKind =
                     room.joints().stream().filter(j -> j.kind() == kind).toList();
@@ -45,6 +58,28 @@ record Lengths(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
         sum("nosings", room.stairs(), Room.Stair::name, s -> s.risers() * s.widthM())
                 .ifPresent(all::add);
         return List.copyOf(all);
+    }
+
+    private String wallName(String run) {
+        return walls.stream()
+                .filter(w -> w.run().equals(run))
+                .map(RoomPlan.Wall::name)
+                .findFirst()
+                .orElse(run);
+    }
+
+    /** What hangs from the tape: as much as a sheet of film that keeps the roller's spray off a wall. */
+    private Figure film(Figure masked) {
+        var w = new Worksheet(system);
+        double tape = w.from("L", masked);
+        double wide = w.given("w", "width of the film", read(FILM_M), length());
+        return w.figure(
+                "masking film",
+                "F",
+                "L·w",
+                tape * wide,
+                Unit.of(Dimension.AREA, system),
+                Source.ours("film two feet wide"));
     }
 
     /** Walls that {@code wanted} says so of, doors left out; a wall without a word of its own is only masked. */

@@ -2,6 +2,7 @@ package openslab.core.floor.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import openslab.core.floor.Outline;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.quantity.Require;
 
@@ -10,12 +11,22 @@ public sealed interface Ring {
     /** Its corners in order, the last joined to the first; they enclose its true area. */
     List<Corner> corners();
 
+    /** Once round it, m. */
+    default double perimeterM() {
+        return new Outline(corners()).perimeterM();
+    }
+
     /** @param diameterM above 0 */
     record Circle(Corner centre, double diameterM) implements Ring {
         private static final int DRAWN = 72;
 
         public Circle {
             Require.positive(diameterM, "diameter");
+        }
+
+        @Override
+        public double perimeterM() {
+            return Math.PI * diameterM;
         }
 
         @Override

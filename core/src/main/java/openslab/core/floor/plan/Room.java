@@ -3,7 +3,9 @@ package openslab.core.floor.plan;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.floor.Outline.Corner;
-import openslab.core.floor.level.Heights;
+import openslab.core.floor.level.Gap;
+import openslab.core.floor.level.Levels;
+import openslab.core.floor.level.Lip;
 import openslab.core.floor.walk.Walk;
 import openslab.core.quantity.Require;
 
@@ -12,8 +14,10 @@ import openslab.core.quantity.Require;
  *
  * @param edges how single walls are worked; a wall that is not named here is masked and nothing more
  * @param cuts lines that part one zone from the next
- * @param levels heights as they were read, places from the first corner
  * @param marks which zone each part is, by a place inside it
+ * @param levels heights as they were read, places from the first corner
+ * @param gaps under a straightedge
+ * @param lips where one surface stands above the next
  */
 public record Room(
         String id,
@@ -28,7 +32,9 @@ public record Room(
         List<Crack> cracks,
         List<Cut> cuts,
         List<ZoneMark> marks,
-        Optional<Heights> levels) {
+        Optional<Levels> levels,
+        List<Gap> gaps,
+        List<Lip> lips) {
 
     public Room {
         edges = List.copyOf(edges);
@@ -40,24 +46,109 @@ public record Room(
         cracks = List.copyOf(cracks);
         cuts = List.copyOf(cuts);
         marks = List.copyOf(marks);
+        gaps = List.copyOf(gaps);
+        lips = List.copyOf(lips);
     }
 
     /** A room with nothing in it yet. */
     public static Room of(String id, String name, Walk walk) {
-        return new Room(
-                id,
-                name,
-                walk,
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(),
-                Optional.empty());
+        return draft(id, name, walk).room();
+    }
+
+    /** A room to put things in. */
+    public static Draft draft(String id, String name, Walk walk) {
+        return new Draft(id, name, walk);
+    }
+
+    /** A room while things are put in it; what is not named is not there. */
+    public static final class Draft {
+        private final String id;
+        private final String name;
+        private final Walk walk;
+        private List<Edge> edges = List.of();
+        private List<Opening> openings = List.of();
+        private List<Ramp> ramps = List.of();
+        private List<Stair> stairs = List.of();
+        private List<Door> doors = List.of();
+        private List<Joint> joints = List.of();
+        private List<Crack> cracks = List.of();
+        private List<Cut> cuts = List.of();
+        private List<ZoneMark> marks = List.of();
+        private Optional<Levels> levels = Optional.empty();
+        private List<Gap> gaps = List.of();
+        private List<Lip> lips = List.of();
+
+        private Draft(String id, String name, Walk walk) {
+            this.id = id;
+            this.name = name;
+            this.walk = walk;
+        }
+
+        public Draft edges(List<Edge> list) {
+            edges = list;
+            return this;
+        }
+
+        public Draft openings(List<Opening> list) {
+            openings = list;
+            return this;
+        }
+
+        public Draft ramps(List<Ramp> list) {
+            ramps = list;
+            return this;
+        }
+
+        public Draft stairs(List<Stair> list) {
+            stairs = list;
+            return this;
+        }
+
+        public Draft doors(List<Door> list) {
+            doors = list;
+            return this;
+        }
+
+        public Draft joints(List<Joint> list) {
+            joints = list;
+            return this;
+        }
+
+        public Draft cracks(List<Crack> list) {
+            cracks = list;
+            return this;
+        }
+
+        public Draft cuts(List<Cut> list) {
+            cuts = list;
+            return this;
+        }
+
+        public Draft marks(List<ZoneMark> list) {
+            marks = list;
+            return this;
+        }
+
+        public Draft levels(Optional<Levels> read) {
+            levels = read;
+            return this;
+        }
+
+        public Draft gaps(List<Gap> list) {
+            gaps = list;
+            return this;
+        }
+
+        public Draft lips(List<Lip> list) {
+            lips = list;
+            return this;
+        }
+
+        public Room room() {
+            return new Room(
+                    id, name, walk, edges, openings, ramps, stairs, doors, joints, cracks, cuts, marks, levels, gaps,
+                    lips);
+        }
     }
 
     /** How a wall is worked; one without a word of its own is masked and nothing more. */
@@ -140,6 +231,10 @@ public record Room(
         }
     }
 
+    /**
+     * @param marked where its ends were pinned; {@code buried} once it was coated over; {@code recut} once it is open again
+     * @param parts whether one zone ends here and the next begins
+     */
     public record Joint(
             String id,
             Kind kind,
@@ -149,7 +244,8 @@ public record Room(
             double depthM,
             boolean marked,
             boolean buried,
-            boolean recut) {
+            boolean recut,
+            boolean parts) {
         public enum Kind {
             CONTROL("Control joint"),
             CONSTRUCTION("Construction joint"),
@@ -189,8 +285,23 @@ public record Room(
         }
     }
 
-    /** From place to place, and on to the next wall at either end. */
-    public record Cut(String id, Corner from, Corner to) {}
+    /**
+     * A line between zones.
+     *
+     * @param line from place to place, at least two; on to the next wall at either end, unless it is a ring
+     * @param ring back to its first place, round a zone within the floor
+     */
+    public record Cut(String id, List<Corner> line, boolean ring) {
+        public Cut {
+            line = List.copyOf(line);
+            Require.that(line.size() >= (ring ? 3 : 2), "a line must have places enough, got %s", line.size());
+        }
+
+        /** Straight through two places, from wall to wall. */
+        public static Cut through(String id, Corner from, Corner to) {
+            return new Cut(id, List.of(from, to), false);
+        }
+    }
 
     /** @param in a place inside the part that is the zone's */
     public record ZoneMark(String zoneId, Corner in) {}

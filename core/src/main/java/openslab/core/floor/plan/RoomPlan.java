@@ -6,7 +6,9 @@ import java.util.Locale;
 import java.util.Optional;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.level.Gap;
 import openslab.core.floor.level.LevelReport;
+import openslab.core.floor.level.Lip;
 import openslab.core.floor.walk.Residual;
 import openslab.core.floor.walk.Run;
 import openslab.core.floor.walk.Walk;
@@ -42,6 +44,8 @@ public record RoomPlan(
         Quantities quantities,
         Optional<LevelReport> levels,
         List<SlopeCheck> slopes,
+        List<Gap.Judged> gaps,
+        List<Lip.Judged> lips,
         JointMap joints,
         List<Doubt> doubts) {
 
@@ -90,12 +94,16 @@ public record RoomPlan(
             doubts.add(crossing(walls));
         } else {
             PreparedGeometry whole = PreparedGeometryFactory.prepare(floor);
-            openings.stream()
+            List<DrawnOpening> sound = openings.stream()
+                    .filter(o -> Shapes2D.polygon(o.ring()).isValid())
+                    .toList();
+            openings.stream().filter(o -> !sound.contains(o)).forEach(o -> doubts.add(crossed(o)));
+            sound.stream()
                     .filter(o -> !whole.covers(Shapes2D.polygon(o.ring())))
                     .forEach(o -> doubts.add(outside(o)));
             Geometry coated = Shapes2D.without(
                     floor,
-                    openings.stream()
+                    sound.stream()
                             .map(o -> (Geometry) Shapes2D.polygon(o.ring()))
                             .toList());
             openM2 = floor.getArea() - coated.getArea();
@@ -113,8 +121,10 @@ public record RoomPlan(
                 DrawnLine.of(room, walls),
                 pieces,
                 quantities,
-                room.levels().map(h -> LevelReport.of(h, drains(room), system)),
+                room.levels().map(l -> LevelReport.of(l, drains(room), system)),
                 room.ramps().stream().map(r -> SlopeCheck.of(r, system)).toList(),
+                room.gaps().stream().map(g -> g.judge(system)).toList(),
+                room.lips().stream().map(l -> l.judge(system)).toList(),
                 JointMap.of(room.joints()),
                 List.copyOf(doubts));
     }
@@ -143,7 +153,7 @@ public record RoomPlan(
     private static List<Corner> drains(Room room) {
         return room.openings().stream()
                 .filter(o -> o.kind() == Room.Opening.Kind.DRAIN)
-                .map(o -> o.ring().corners().get(0))
+                .map(o -> Shapes2D.inside(Shapes2D.polygon(o.ring().corners())))
                 .toList();
     }
 
@@ -160,9 +170,11 @@ public record RoomPlan(
     }
 
     private static List<Piece> pieces(Room room, Geometry coated, UnitSystem system) {
-        List<LineString> lines = room.cuts().stream()
-                .map(c -> Shapes2D.through(c.from(), c.to(), coated))
-                .toList();
+        var lines = new ArrayList<LineString>();
+        room.cuts().forEach(c -> lines.add(c.ring() ? Shapes2D.ring(c.line()) : Shapes2D.through(c.line(), coated)));
+        room.joints().stream()
+                .filter(Room.Joint::parts)
+                .forEach(j -> lines.add(Shapes2D.through(List.of(j.from(), j.to()), coated)));
         return Shapes2D.cut(coated, lines).stream()
                 .map(polygon -> piece(room, polygon, system))
                 .toList();
@@ -178,14 +190,13 @@ public record RoomPlan(
                 .filter(m -> Shapes2D.holds(polygon, m.in()))
                 .map(Room.ZoneMark::zoneId)
                 .findFirst();
-        var inside = polygon.getInteriorPoint();
         return new Piece(
                 List.copyOf(rings),
                 polygon.getArea(),
                 Show.in(system, Dimension.AREA, polygon.getArea()),
                 polygon.getExteriorRing().getLength(),
                 zone,
-                new Corner(inside.getX(), inside.getY()));
+                Shapes2D.inside(polygon));
     }
 
     private static Optional<Doubt> closure(Room room, Walk.Closed closed, UnitSystem system) {
@@ -268,6 +279,17 @@ public record RoomPlan(
                 "A floor whose walls cross has no area.",
                 "Look for a turn keyed the wrong way.",
                 List.of());
+    }
+
+    private static Doubt crossed(DrawnOpening opening) {
+        return new Doubt(
+                "crossing",
+                opening.name() + " crosses itself",
+                "its sides cross between their corners",
+                "sides that meet only at corners",
+                "What crosses itself encloses no area; it was left out of account.",
+                "Look for two of its corners that changed places.",
+                List.of(opening.id()));
     }
 
     private static Doubt outside(DrawnOpening opening) {

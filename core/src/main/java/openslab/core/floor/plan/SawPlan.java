@@ -2,6 +2,7 @@ package openslab.core.floor.plan;
 
 import java.util.ArrayList;
 import java.util.List;
+import openslab.core.floor.Box;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.joint.SawCuts;
 import openslab.core.quantity.UnitSystem;
@@ -16,13 +17,8 @@ public final class SawPlan {
 
     public static SawCuts propose(RoomPlan room, double thicknessM, boolean early, UnitSystem system) {
         List<Corner> ring = room.outline().corners();
-        var low = new Corner(
-                ring.stream().mapToDouble(Corner::x).min().orElseThrow(),
-                ring.stream().mapToDouble(Corner::y).min().orElseThrow());
-        var high = new Corner(
-                ring.stream().mapToDouble(Corner::x).max().orElseThrow(),
-                ring.stream().mapToDouble(Corner::y).max().orElseThrow());
-        SawCuts whole = SawCuts.propose(low, high, thicknessM, early, system);
+        Box box = Box.round(ring);
+        SawCuts whole = SawCuts.propose(box.low(), box.high(), thicknessM, early, system);
         Polygon floor = Shapes2D.polygon(ring);
         var lines = new ArrayList<SawCuts.Line>();
         whole.lines().forEach(line -> lines.addAll(within(floor, line)));
@@ -36,7 +32,7 @@ public final class SawPlan {
     }
 
     private static List<SawCuts.Line> within(Polygon floor, SawCuts.Line line) {
-        Geometry inside = floor.intersection(Shapes2D.line(line.from(), line.to()));
+        Geometry inside = floor.intersection(Shapes2D.line(List.of(line.from(), line.to())));
         var lines = new ArrayList<SawCuts.Line>();
         for (int i = 0; i < inside.getNumGeometries(); i++) {
             if (inside.getGeometryN(i) instanceof LineString part && part.getLength() > 0) {

@@ -1,0 +1,67 @@
+package openslab.core.floor.level;
+
+import openslab.core.floor.Outline.Corner;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Require;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
+
+/**
+ * The widest gap under a straightedge.
+ *
+ * @param at where its middle lay
+ * @param edgeM how long the straightedge is
+ */
+public record Gap(String id, Corner at, double edgeM, double gapM) {
+    private static final Source F710 =
+            Source.published("ASTM F710, 3/16 in under 10 ft and 1/32 in under 12 in for resilient, from memory");
+    private static final double FOOT_M = 0.3048;
+    private static final double INCH_M = 0.0254;
+    private static final double LONG_M = 10 * FOOT_M;
+    private static final double LONG_GAP_M = 3 * INCH_M / 16;
+    private static final double SHORT_M = FOOT_M;
+    private static final double SHORT_GAP_M = INCH_M / 32;
+    /** An edge of 3 m and one of 300 mm are meant as 10 ft and 12 in. */
+    private static final double NEARLY = 0.97;
+
+    private static final double HAIR = 1 + 1e-9;
+
+    public Gap {
+        Require.positive(edgeM, "straightedge");
+        Require.that(gapM >= 0, "gap must be 0 or more, got %s", gapM);
+    }
+
+    /**
+     * The gap, judged.
+     *
+     * @param gap over its straightedge
+     * @param fits false where it is wider than resilient flooring takes
+     * @param word what it is, in a few words
+     */
+    public record Judged(String id, Figure gap, boolean fits, String word) {}
+
+    public Judged judge(UnitSystem system) {
+        Unit small = system == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
+        var w = new Worksheet(system);
+        double gap = w.given("g", "widest gap", small.fromBase(gapM), small);
+        double edge = w.given("e", "straightedge", small.fromBase(edgeM), small);
+        Figure figure = w.figure(
+                "gap under the straightedge, of its length", "s", "100·g/e", 100 * gap / edge, Unit.PERCENT, F710);
+        if (edgeM < SHORT_M * NEARLY) {
+            return new Judged(id, figure, true, "too short a straightedge: 12 in or 10 ft are judged");
+        }
+        boolean isShort = edgeM < LONG_M * NEARLY && edgeM <= SHORT_M / NEARLY;
+        double most = isShort ? SHORT_GAP_M : LONG_GAP_M;
+        boolean fits = gapM <= most * HAIR;
+        String limit = Show.in(small, most) + " under " + (isShort ? "12 in" : "10 ft");
+        String word = !fits
+                ? "more than " + limit + ": fill or grind before resilient"
+                : isShort || edgeM >= LONG_M * NEARLY
+                        ? "within " + limit
+                        : "within " + limit + " so far; a 10 ft edge may show more";
+        return new Judged(id, figure, fits, word);
+    }
+}
