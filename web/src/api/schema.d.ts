@@ -292,6 +292,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan-files/levels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["levels"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan-files/offer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["offer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan-files/roles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["roles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan-files/{jobId}.dxf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["dxf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan-files/{jobId}.geojson": {
         parameters: {
             query?: never;
@@ -308,6 +372,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/plan-files/{jobId}/rooms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["trace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan-files/{jobId}/rooms/{roomId}.svg": {
         parameters: {
             query?: never;
@@ -316,6 +396,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["svg"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan-files/{jobId}/rooms/{roomId}/levels.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["levels_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -486,6 +582,8 @@ export interface components {
         CutForm: {
             from: components["schemas"]["PlaceForm"];
             id: string;
+            more: components["schemas"]["PlaceForm"][];
+            ring: boolean;
             to: components["schemas"]["PlaceForm"];
         };
         DoorForm: {
@@ -505,10 +603,14 @@ export interface components {
             why: string;
         };
         DrawnLine: {
+            /** Format: double */
+            depthM: number;
             id: string;
             /** @enum {string} */
-            kind: "CONTROL" | "CONSTRUCTION" | "EXPANSION" | "CRACK" | "MOVING_CRACK" | "CUT" | "DOOR" | "EXIT" | "RAMP";
+            kind: "CONTROL" | "CONSTRUCTION" | "EXPANSION" | "CRACK" | "MOVING_CRACK" | "ZONE_LINE" | "DOOR" | "EXIT" | "RAMP" | "LIP";
             points: components["schemas"]["Corner"][];
+            /** Format: double */
+            widthM: number;
         };
         DrawnOpening: {
             /** Format: double */
@@ -577,6 +679,9 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        FileForm: {
+            text: string;
+        };
         Finding: {
             because: string;
             brief: string;
@@ -595,6 +700,12 @@ export interface components {
         FlakeSplit: {
             bays: components["schemas"]["FigureView"];
             each: components["schemas"]["FigureView"];
+        };
+        GapForm: {
+            at: components["schemas"]["PlaceForm"];
+            edge: string;
+            gap: string;
+            id: string;
         };
         GateReport: {
             again: string;
@@ -655,6 +766,7 @@ export interface components {
             id: string;
             kind: string;
             marked: boolean;
+            parts: boolean;
             recut: boolean;
             to: components["schemas"]["PlaceForm"];
             width: string;
@@ -674,6 +786,13 @@ export interface components {
             toCut: number;
             /** Format: int32 */
             toMark: number;
+        };
+        Judged: {
+            fits: boolean;
+            id: string;
+            name: string;
+            needs: components["schemas"]["FigureView"][];
+            word: string;
         };
         Judgement: {
             /** Format: date-time */
@@ -707,6 +826,14 @@ export interface components {
         LayerForm: {
             plannedStart: string;
             sheet: string;
+        };
+        LayerOffer: {
+            /** Format: int32 */
+            closed: number;
+            /** Format: int32 */
+            lines: number;
+            name: string;
+            role: string;
         };
         LayerPart: {
             id: string;
@@ -759,11 +886,19 @@ export interface components {
             ponding: components["schemas"]["FigureView"];
             range: components["schemas"]["FigureView"];
             spots: components["schemas"]["Spot"][];
+            toDrain?: components["schemas"]["FigureView"];
+            toGrind?: components["schemas"]["FigureView"];
+        };
+        LevelsFileForm: {
+            text: string;
+            units: string;
         };
         LevelsForm: {
             at: components["schemas"]["PlaceForm"];
             /** Format: int32 */
             columns: number;
+            fall: string;
+            fillTo: string;
             heights: string[];
             step: string;
         };
@@ -795,6 +930,13 @@ export interface components {
         Line: {
             from: components["schemas"]["Corner"];
             to: components["schemas"]["Corner"];
+        };
+        LipForm: {
+            from: components["schemas"]["PlaceForm"];
+            height: string;
+            id: string;
+            name: string;
+            to: components["schemas"]["PlaceForm"];
         };
         Liquid: {
             /** Format: double */
@@ -883,8 +1025,21 @@ export interface components {
             /** Format: date-time */
             now: string;
         };
+        Offer: {
+            format: string;
+            /** Format: double */
+            height: number;
+            layers: components["schemas"]["LayerOffer"][];
+            lines: components["schemas"]["Shown"][];
+            skipped: string[];
+            unit: string;
+            units: string[];
+            /** Format: double */
+            width: number;
+        };
         OpeningForm: {
             at: components["schemas"]["PlaceForm"];
+            corners: components["schemas"]["PlaceForm"][];
             id: string;
             kind: string;
             length: string;
@@ -1027,7 +1182,9 @@ export interface components {
                 [key: string]: components["schemas"]["Field"][];
             };
             slab: components["schemas"]["Field"];
+            substrates: components["schemas"]["Named"][];
             timeZones: string[];
+            uses: components["schemas"]["Named"][];
         };
         Refused: {
             method: string;
@@ -1056,9 +1213,11 @@ export interface components {
             cuts: components["schemas"]["CutForm"][];
             doors: components["schemas"]["DoorForm"][];
             edges: components["schemas"]["EdgeForm"][];
+            gaps: components["schemas"]["GapForm"][];
             id: string;
             joints: components["schemas"]["JointForm"][];
             levels?: components["schemas"]["LevelsForm"];
+            lips: components["schemas"]["LipForm"][];
             marks: components["schemas"]["MarkForm"][];
             name: string;
             openings: components["schemas"]["OpeningForm"][];
@@ -1070,10 +1229,12 @@ export interface components {
             closed: components["schemas"]["Closed"];
             closing: components["schemas"]["Closing"];
             doubts: components["schemas"]["Doubt"][];
+            gaps: components["schemas"]["Judged"][];
             id: string;
             joints: components["schemas"]["JointMap"];
             levels?: components["schemas"]["LevelReport"];
             lines: components["schemas"]["DrawnLine"][];
+            lips: components["schemas"]["Judged"][];
             name: string;
             openings: components["schemas"]["DrawnOpening"][];
             outline: components["schemas"]["Outline"];
@@ -1157,6 +1318,11 @@ export interface components {
             name: string;
             role: string;
             slug: string;
+        };
+        Shown: {
+            closed: boolean;
+            layer: string;
+            points: components["schemas"]["Corner"][];
         };
         Side: {
             id: string;
@@ -1258,6 +1424,17 @@ export interface components {
             label: string;
             time: components["schemas"]["CureTime"];
         };
+        TraceForm: {
+            roles: {
+                [key: string]: string;
+            };
+            text: string;
+            unit: string;
+        };
+        TracedView: {
+            left: string[];
+            plan: components["schemas"]["PlanView"];
+        };
         UnitView: {
             symbol: string;
         };
@@ -1285,6 +1462,8 @@ export interface components {
             sides: {
                 [key: string]: string;
             };
+            substrate: string;
+            use: string;
             washWater: boolean;
         };
         ZonePart: {
@@ -1873,6 +2052,96 @@ export interface operations {
             };
         };
     };
+    levels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LevelsFileForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LevelsForm"];
+                };
+            };
+        };
+    };
+    offer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FileForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Offer"];
+                };
+            };
+        };
+    };
+    roles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Named"][];
+                };
+            };
+        };
+    };
+    dxf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/vnd.dxf": string;
+                };
+            };
+        };
+    };
     geoJson: {
         parameters: {
             query?: never;
@@ -1893,6 +2162,35 @@ export interface operations {
                     "application/geo+json": {
                         [key: string]: unknown;
                     };
+                };
+            };
+        };
+    };
+    trace: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TraceForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TracedView"];
                 };
             };
         };
@@ -1918,6 +2216,29 @@ export interface operations {
                 };
                 content: {
                     "image/svg+xml;charset=UTF-8": string;
+                };
+            };
+        };
+    };
+    levels_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                roomId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv;charset=UTF-8": string;
                 };
             };
         };

@@ -23,7 +23,7 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The application, started in this process on a free port, and spoken to as a browser would. */
-final class App implements AutoCloseable {
+public final class App implements AutoCloseable {
     static final ObjectMapper JSON = JsonMapper.builder().build();
     private static final HttpClient HTTP = HttpClient.newHttpClient();
 
@@ -51,7 +51,7 @@ final class App implements AutoCloseable {
     }
 
     /** A table of cases, one row a line, cells parted by tabs; lines beginning with # say what it is. */
-    static Object[][] rows(String file) {
+    public static Object[][] rows(String file) {
         try (var in = new BufferedReader(
                 new InputStreamReader(App.class.getResourceAsStream("/cases/" + file), StandardCharsets.UTF_8))) {
             return in.lines()

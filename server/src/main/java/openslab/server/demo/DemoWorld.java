@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
+import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.server.floor.PlanForm;
 import openslab.server.floor.Plans;
 import openslab.server.job.Forms;
@@ -181,9 +183,16 @@ class DemoWorld implements ApplicationRunner {
                         name, client, "Saltmarsh Quay", "44.36", "-64.31", "America/Halifax", units, "INDOORS", false));
     }
 
-    private Floor zone(UUID job, String name, Map<String, String> sides) {
+    private Floor zone(UUID job, String name, Use use, Map<String, String> sides) {
+        return zone(job, name, Substrate.BARE_CONCRETE, use, sides);
+    }
+
+    private Floor zone(UUID job, String name, Substrate substrate, Use use, Map<String, String> sides) {
         String shape = sides.containsKey("cutLength") ? "ell" : "rectangle";
-        UUID zone = jobs.addZone(job, seen(job), new Forms.ZoneForm(name, shape, sides, "INDOORS", true, true, CREW));
+        UUID zone = jobs.addZone(
+                job,
+                seen(job),
+                new Forms.ZoneForm(name, shape, sides, substrate.name(), use.name(), "INDOORS", true, true, CREW));
         return new Floor(job, zone);
     }
 
@@ -203,6 +212,7 @@ class DemoWorld implements ApplicationRunner {
         Floor north = zone(
                 job,
                 "North bay",
+                Use.GARAGE,
                 Map.of("length", "42' 6\"", "width", "29' 3\"", "cutLength", "10' 6\"", "cutWidth", "9' 0\""));
         north.surveyed(20, "61 °F", "64 %", "58 °F");
         north.hoursAgo(96).reading("water-drop", "Roller door", "drop", "soaks");
@@ -223,7 +233,7 @@ class DemoWorld implements ApplicationRunner {
         north.note("Roller door left open a hand's breadth. Flake bag split in two before the first stir.");
         north.hoursAgo(2).climate("61 °F", "64 %", "58 °F");
         onPlan(job, north, "north-bay");
-        Floor south = zone(job, "South bay", Map.of("length", "24' 6\"", "width", "18' 0\""));
+        Floor south = zone(job, "South bay", Use.GARAGE, Map.of("length", "24' 6\"", "width", "18' 0\""));
         south.hoursAgo(5).walkOver("dusting");
         south.probe("A", "71 %", "15 h");
         south.climate("61 °F", "64 %", "58 °F");
@@ -231,7 +241,7 @@ class DemoWorld implements ApplicationRunner {
 
     private void cafe() {
         UUID job = job("Old tram shed café", "Lantern & Rail", "METRIC");
-        Floor hall = zone(job, "Hall", Map.of("length", "9.2 m", "width", "8.4 m"));
+        Floor hall = zone(job, "Hall", Use.SHOP, Map.of("length", "9.2 m", "width", "8.4 m"));
         hall.surveyed(6, "17 °C", "58 %", "15.5 °C");
         hall.hoursAgo(4).probe("B", "72 %", "9 h");
         hall.reading("water-drop", "C", "drop", "beads");
@@ -240,7 +250,8 @@ class DemoWorld implements ApplicationRunner {
 
     private void bakery() {
         UUID job = job("Bakery", "Two Ovens", "US");
-        Floor floor = zone(job, "Bench room", Map.of("length", "24' 0\"", "width", "15' 10\""));
+        Floor floor = zone(
+                job, "Bench room", Substrate.QUARRY, Use.KITCHEN, Map.of("length", "24' 0\"", "width", "15' 10\""));
         floor.hoursAgo(3).walkOver("oil");
         floor.reading("water-drop", "Oven side", "drop", "beads").reading("water-drop", "Door", "drop", "soaks");
         floor.climate("72 °F", "55 %", "70 °F");
@@ -248,7 +259,7 @@ class DemoWorld implements ApplicationRunner {
 
     private void ferryStore() {
         UUID job = job("Ferry line store", "Quay Ferries", "US");
-        Floor floor = zone(job, "Rope store", Map.of("length", "31' 0\"", "width", "20' 6\""));
+        Floor floor = zone(job, "Rope store", Use.PLANT, Map.of("length", "31' 0\"", "width", "20' 6\""));
         floor.surveyed(4, "64 °F", "60 %", "61 °F")
                 .hoursAgo(1)
                 .gate("profile", "csp", "3")
@@ -257,13 +268,13 @@ class DemoWorld implements ApplicationRunner {
 
     private void kilnRoom() {
         UUID job = job("Pottery kiln room", "Hollow Lane Pottery", "METRIC");
-        Floor floor = zone(job, "Kiln room", Map.of("length", "7.45 m", "width", "6.1 m"));
+        Floor floor = zone(job, "Kiln room", Use.GARAGE, Map.of("length", "7.45 m", "width", "6.1 m"));
         floor.surveyed(3, "19 °C", "52 %", "18 °C").ground().plan("primer", 15);
     }
 
     private void seedBank() {
         UUID job = job("Seed bank packing room", "Fenland Seed Bank", "METRIC");
-        Floor floor = zone(job, "Packing room", Map.of("length", "10.2 m", "width", "7.5 m"));
+        Floor floor = zone(job, "Packing room", Use.LABORATORY, Map.of("length", "10.2 m", "width", "7.5 m"));
         floor.surveyed(150, "18 °C", "50 %", "17 °C").hoursAgo(140).ground();
         floor.hoursAgo(132)
                 .coat("primer")
@@ -278,7 +289,7 @@ class DemoWorld implements ApplicationRunner {
 
     private void school() {
         UUID job = job("School boiler house", "Marsh Lane School", "US");
-        Floor floor = zone(job, "Boiler house", Map.of("length", "28' 0\"", "width", "22' 0\""));
+        Floor floor = zone(job, "Boiler house", Use.PLANT, Map.of("length", "28' 0\"", "width", "22' 0\""));
         double fiveYearsLessSevenWeeks = (1826 - 49) * 24;
         floor.surveyed(fiveYearsLessSevenWeeks + 90, "68 °F", "50 %", "66 °F").ground();
         floor.hoursAgo(fiveYearsLessSevenWeeks + 60)

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import openslab.core.floor.Outline;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.DrawnLine;
 import openslab.core.floor.plan.PlanReport;
@@ -18,31 +19,38 @@ final class PlanGeoJson {
 
     static Map<String, Object> of(PlanReport plan) {
         var features = new ArrayList<Map<String, Object>>();
-        for (RoomPlan room : plan.rooms()) {
+        for (SideBySide.Placed placed : SideBySide.of(plan).rooms()) {
+            RoomPlan room = placed.room();
             features.add(feature(
                     "room",
                     room,
                     Map.of("name", room.name()),
-                    polygon(List.of(room.outline().corners()))));
+                    polygon(List.of(placed.on(room.outline().corners())))));
             for (RoomPlan.Piece piece : room.pieces()) {
                 features.add(feature(
                         "part",
                         room,
                         Map.of("zone", piece.zoneId().orElse(""), "areaM2", piece.areaM2()),
-                        polygon(piece.rings())));
+                        polygon(piece.rings().stream().map(placed::on).toList())));
             }
             for (RoomPlan.DrawnOpening opening : room.openings()) {
                 features.add(feature(
                         "opening",
                         room,
                         Map.of("name", opening.name(), "kind", opening.kind().name()),
-                        polygon(List.of(opening.ring()))));
+                        polygon(List.of(placed.on(opening.ring())))));
             }
             for (DrawnLine line : room.lines()) {
-                features.add(feature("line", room, Map.of("kind", line.kind().name()), line(line.points())));
+                features.add(feature("line", room, line(line), line(placed.on(line.points()))));
             }
         }
         return ordered("type", "FeatureCollection", "features", features);
+    }
+
+    private static Map<String, Object> line(DrawnLine line) {
+        return line.widthM() > 0 || line.depthM() > 0
+                ? Map.of("kind", line.kind().name(), "widthM", line.widthM(), "depthM", line.depthM())
+                : Map.of("kind", line.kind().name());
     }
 
     private static Map<String, Object> feature(
@@ -57,7 +65,7 @@ final class PlanGeoJson {
         var coordinates = new ArrayList<List<double[]>>();
         for (int i = 0; i < rings.size(); i++) {
             var ring = new ArrayList<>(rings.get(i));
-            boolean anticlockwise = signed(ring) > 0;
+            boolean anticlockwise = new Outline(ring).signedAreaM2() > 0;
             if (anticlockwise == i > 0) {
                 java.util.Collections.reverse(ring);
             }
@@ -73,16 +81,6 @@ final class PlanGeoJson {
 
     private static List<double[]> points(List<Corner> corners) {
         return corners.stream().map(c -> new double[] {c.x(), c.y()}).toList();
-    }
-
-    private static double signed(List<Corner> ring) {
-        double twice = 0;
-        for (int i = 0; i < ring.size(); i++) {
-            Corner a = ring.get(i);
-            Corner b = ring.get((i + 1) % ring.size());
-            twice += a.x() * b.y() - b.x() * a.y();
-        }
-        return twice;
     }
 
     private static Map<String, Object> ordered(Object... keysAndValues) {

@@ -2,6 +2,7 @@ package openslab.server.exchange;
 
 import java.util.List;
 import java.util.Locale;
+import openslab.core.floor.Box;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.DrawnLine;
 import openslab.core.floor.plan.RoomPlan;
@@ -23,16 +24,13 @@ final class PlanSvg {
         this.y1 = y1;
     }
 
-    /** @param scale the n of 1:n */
-    static String of(RoomPlan room, int scale) {
+    /** @param scale the n of 1:n @param north degrees that north lies to the right of up */
+    static String of(RoomPlan room, int scale, double north) {
         List<Corner> ring = room.outline().corners();
-        double x0 = ring.stream().mapToDouble(Corner::x).min().orElse(0);
-        double x1 = ring.stream().mapToDouble(Corner::x).max().orElse(0);
-        double y0 = ring.stream().mapToDouble(Corner::y).min().orElse(0);
-        double y1 = ring.stream().mapToDouble(Corner::y).max().orElse(0);
-        var svg = new PlanSvg(1000.0 / scale, x0, y1);
-        double wide = (x1 - x0) * svg.mmPerM + 2 * MARGIN_MM;
-        double high = (y1 - y0) * svg.mmPerM + 3 * MARGIN_MM;
+        Box box = Box.round(ring);
+        var svg = new PlanSvg(1000.0 / scale, box.low().x(), box.high().y());
+        double wide = box.width() * svg.mmPerM + 2 * MARGIN_MM;
+        double high = box.height() * svg.mmPerM + 3 * MARGIN_MM;
         svg.write(
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.3fmm\" height=\"%.3fmm\" viewBox=\"0 0 %.3f %.3f\">%n",
                 wide, high, wide, high);
@@ -52,6 +50,7 @@ final class PlanSvg {
         }
         svg.write("</g>%n");
         svg.bar(high - MARGIN_MM, scale);
+        svg.north(wide - MARGIN_MM, high - MARGIN_MM, north);
         return svg.write("</svg>%n").toString();
     }
 
@@ -89,5 +88,13 @@ final class PlanSvg {
         write(
                 "<text x=\"%.3f\" y=\"%.3f\" font-family=\"sans-serif\" font-size=\"%.1f\">2 m, 1:%d</text>%n",
                 MARGIN_MM + 2 * mmPerM + 2, y + 2, TEXT_MM, scale);
+    }
+
+    private void north(double x, double y, double degrees) {
+        write(
+                "<g transform=\"translate(%.3f %.3f) rotate(%.2f)\"><path d=\"M0 4V-6l-1.6 3.2M0 -6l1.6 3.2\" fill=\"none\""
+                        + " stroke=\"#1c1f1f\" stroke-width=\"0.35\"/><text y=\"-7\" text-anchor=\"middle\""
+                        + " font-family=\"sans-serif\" font-size=\"%.1f\">N</text></g>%n",
+                x, y, degrees, TEXT_MM);
     }
 }

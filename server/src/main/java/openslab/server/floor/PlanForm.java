@@ -42,7 +42,9 @@ public record PlanForm(List<RoomForm> rooms, String north) {
             List<CrackForm> cracks,
             List<CutForm> cuts,
             List<MarkForm> marks,
-            Optional<LevelsForm> levels) {
+            Optional<LevelsForm> levels,
+            List<GapForm> gaps,
+            List<LipForm> lips) {
         public RoomForm {
             runs = orEmpty(runs);
             checks = orEmpty(checks);
@@ -56,6 +58,8 @@ public record PlanForm(List<RoomForm> rooms, String north) {
             cuts = orEmpty(cuts);
             marks = orEmpty(marks);
             levels = levels == null ? Optional.empty() : levels;
+            gaps = orEmpty(gaps);
+            lips = orEmpty(lips);
         }
 
         static RoomForm of(String id, String name, List<RunForm> runs) {
@@ -73,13 +77,22 @@ public record PlanForm(List<RoomForm> rooms, String north) {
                     List.of(),
                     List.of(),
                     List.of(),
-                    Optional.empty());
+                    Optional.empty(),
+                    List.of(),
+                    List.of());
         }
 
         RoomForm withRuns(List<RunForm> other) {
             return new RoomForm(
-                    id, name, other, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, marks,
-                    levels);
+                    id, name, other, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, marks, levels,
+                    gaps, lips);
+        }
+
+        RoomForm holding(
+                List<OpeningForm> openings, List<JointForm> joints, List<CrackForm> cracks, List<CutForm> cuts) {
+            return new RoomForm(
+                    id, name, runs, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, marks, levels,
+                    gaps, lips);
         }
 
         RoomForm withMark(MarkForm mark) {
@@ -90,7 +103,8 @@ public record PlanForm(List<RoomForm> rooms, String north) {
 
         private RoomForm withMarks(List<MarkForm> other) {
             return new RoomForm(
-                    id, name, runs, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, other, levels);
+                    id, name, runs, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, other, levels,
+                    gaps, lips);
         }
 
         private RoomForm marking(UnaryOperator<String> renamed) {
@@ -104,9 +118,9 @@ public record PlanForm(List<RoomForm> rooms, String north) {
     public record RunForm(String id, String length, String turn, Optional<BowForm> bow) {}
 
     /**
-     * @param kind rise, radius or offsets
+     * @param kind half, rise, radius or offsets
      * @param side left or right of the run
-     * @param measures one for rise and radius, one or more for offsets
+     * @param measures none for a half circle, one for rise and radius, one or more for offsets
      */
     public record BowForm(String kind, String side, List<String> measures) {}
 
@@ -121,12 +135,24 @@ public record PlanForm(List<RoomForm> rooms, String north) {
     /** Along the first wall, and off it to the left. */
     public record PlaceForm(String along, String off) {}
 
-    /** @param width empty for a circle, whose {@code length} is its diameter about {@code at} */
+    /**
+     * @param width empty for a circle, whose {@code length} is its diameter about {@code at}
+     * @param corners of any other shape, at least three; then the measures before it are not asked for
+     */
     public record OpeningForm(
-            String id, String name, String kind, PlaceForm at, String length, String width, String turn) {
+            String id,
+            String name,
+            String kind,
+            PlaceForm at,
+            String length,
+            String width,
+            String turn,
+            List<PlaceForm> corners) {
         public OpeningForm {
+            length = length == null ? "" : length;
             width = width == null ? "" : width;
             turn = turn == null ? "" : turn;
+            corners = orEmpty(corners);
         }
     }
 
@@ -141,6 +167,7 @@ public record PlanForm(List<RoomForm> rooms, String north) {
 
     public record DoorForm(String id, String run, String along, String width, boolean exit) {}
 
+    /** @param parts whether one zone ends at it and the next begins */
     public record JointForm(
             String id,
             String kind,
@@ -150,11 +177,22 @@ public record PlanForm(List<RoomForm> rooms, String north) {
             String depth,
             boolean marked,
             boolean buried,
-            boolean recut) {}
+            boolean recut,
+            Boolean parts) {
+        public JointForm {
+            parts = parts != null && parts;
+        }
+    }
 
     public record CrackForm(String id, List<PlaceForm> line, String width, String depth, boolean moving) {}
 
-    public record CutForm(String id, PlaceForm from, PlaceForm to) {}
+    /** @param more places after {@code to}; {@code ring} back to {@code from}, round a zone within the floor */
+    public record CutForm(String id, PlaceForm from, PlaceForm to, List<PlaceForm> more, Boolean ring) {
+        public CutForm {
+            ring = ring != null && ring;
+            more = orEmpty(more);
+        }
+    }
 
     public record MarkForm(String zoneId, PlaceForm in) {}
 
@@ -163,10 +201,19 @@ public record PlanForm(List<RoomForm> rooms, String north) {
      *
      * @param step between readings; {@code columns} how many a row has
      * @param heights above any datum, empty where nothing was read
+     * @param fillTo height to fill to, empty for the highest reading
+     * @param fall towards the drains, empty for none
      */
-    public record LevelsForm(PlaceForm at, String step, int columns, List<String> heights) {
+    public record LevelsForm(PlaceForm at, String step, int columns, List<String> heights, String fillTo, String fall) {
         public LevelsForm {
             heights = orEmpty(heights);
+            fillTo = fillTo == null ? "" : fillTo;
+            fall = fall == null ? "" : fall;
         }
     }
+
+    /** @param at the middle of the straightedge */
+    public record GapForm(String id, PlaceForm at, String edge, String gap) {}
+
+    public record LipForm(String id, String name, PlaceForm from, PlaceForm to, String height) {}
 }

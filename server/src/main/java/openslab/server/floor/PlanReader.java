@@ -11,7 +11,10 @@ import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.level.Gap;
 import openslab.core.floor.level.Heights;
+import openslab.core.floor.level.Levels;
+import openslab.core.floor.level.Lip;
 import openslab.core.floor.plan.FloorPlan;
 import openslab.core.floor.plan.Ring;
 import openslab.core.floor.plan.Room;
@@ -20,6 +23,7 @@ import openslab.core.floor.walk.Check;
 import openslab.core.floor.walk.Run;
 import openslab.core.floor.walk.Turn;
 import openslab.core.floor.walk.Walk;
+import openslab.core.quantity.FallText;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Measure;
 import openslab.core.quantity.Unit;
@@ -113,29 +117,27 @@ final class PlanReader {
         List<Room.Crack> cracks = list(path + ".cracks", form.cracks(), MOST_OF_A_KIND, this::crack);
         List<Room.Cut> cuts = list(path + ".cuts", form.cuts(), MOST_OF_A_KIND, this::cut);
         List<Room.ZoneMark> marks = list(path + ".marks", form.marks(), MOST_OF_A_KIND, this::mark);
-        Optional<Heights> levels = form.levels().flatMap(l -> levels(path + ".levels", l));
-        if (id == null
-                || name == null
-                || form.levels().isPresent() && levels.isEmpty()
-                || !whole
-                || runs.size() < 2
-                || corners.size() < runs.size()) {
+        Optional<Levels> levels = form.levels().flatMap(l -> levels(path + ".levels", l));
+        List<Gap> gaps = list(path + ".gaps", form.gaps(), MOST_OF_A_KIND, this::gap);
+        List<Lip> lips = list(path + ".lips", form.lips(), MOST_OF_A_KIND, this::lip);
+        boolean apart = corners.size() == runs.size();
+        if (id == null || name == null || !whole || !apart || runs.size() < 2) {
             return null;
         }
-        return new Room(
-                id,
-                name,
-                new Walk(runs, checks),
-                edges,
-                openings,
-                ramps,
-                stairs,
-                doors,
-                joints,
-                cracks,
-                cuts,
-                marks,
-                levels);
+        return Room.draft(id, name, new Walk(runs, checks))
+                .edges(edges)
+                .openings(openings)
+                .ramps(ramps)
+                .stairs(stairs)
+                .doors(doors)
+                .joints(joints)
+                .cracks(cracks)
+                .cuts(cuts)
+                .marks(marks)
+                .levels(levels)
+                .gaps(gaps)
+                .lips(lips)
+                .room();
     }
 
     private Run run(String path, PlanForm.RunForm form) {
@@ -154,6 +156,9 @@ final class PlanReader {
         if (side == null) {
             faults.add(path + ".side", form.side(), "left or right of the run");
             return null;
+        }
+        if (kind.equals("half")) {
+            return new Bow.Arc(chordM / 2, side);
         }
         List<String> texts = orEmpty(form.measures());
         boolean offsets = kind.equals("offsets");
@@ -175,7 +180,7 @@ final class PlanReader {
                         ? null
                         : new Bow.Offsets(measured.stream().map(o -> side * o).toList());
             default:
-                faults.add(path + ".kind", form.kind(), "rise, radius or offsets");
+                faults.add(path + ".kind", form.kind(), "half, rise, radius or offsets");
                 return null;
         }
     }
@@ -232,7 +237,14 @@ final class PlanReader {
         String name = faults.line(path + ".name", form.name(), 1, 120);
         var kind = faults.oneOf(path + ".kind", form.kind(), Room.Opening.Kind.class);
         Ring ring;
-        if (form.width().isBlank()) {
+        if (!form.corners().isEmpty()) {
+            List<Corner> corners = list(path + ".corners", form.corners(), MOST_RUNS, this::place);
+            boolean whole = corners.size() == form.corners().size();
+            if (whole && corners.size() < 3) {
+                faults.add(path + ".corners", corners.size() + " places", "at least 3 places, round the opening");
+            }
+            ring = whole && corners.size() >= 3 ? new Ring.Path(corners) : null;
+        } else if (form.width().isBlank()) {
             Corner centre = place(path + ".at", form.at());
             Double diameter = length(path + ".length", form.length(), SHORTEST_M, LONGEST_M);
             ring = centre == null || diameter == null ? null : new Ring.Circle(centre, diameter);
@@ -286,14 +298,16 @@ final class PlanReader {
         Corner to = place(path + ".to", form.to());
         Double width = small(path + ".width", form.width(), 0, 0.5);
         Double depth = small(path + ".depth", form.depth(), 0, 2);
-        return id == null || kind == null || width == null || depth == null || !apart(path, from, to)
+        return id == null || kind == null || width == null || depth == null || !apart(path + ".to", from, to)
                 ? null
-                : new Room.Joint(id, kind, from, to, width, depth, form.marked(), form.buried(), form.recut());
+                : new Room.Joint(
+                        id, kind, from, to, width, depth, form.marked(), form.buried(), form.recut(), form.parts());
     }
 
+    /** @param path of the second place */
     private boolean apart(String path, Corner from, Corner to) {
         if (from != null && from.equals(to)) {
-            faults.add(path + ".to", "the place it begins at", "another place");
+            faults.add(path, "the place it begins at", "another place");
         }
         return from != null && to != null && !from.equals(to);
     }
@@ -313,9 +327,38 @@ final class PlanReader {
 
     private Room.Cut cut(String path, PlanForm.CutForm form) {
         String id = faults.line(path + ".id", form.id(), 1, 60);
+        var line = new ArrayList<Corner>();
+        line.add(place(path + ".from", form.from()));
+        line.add(place(path + ".to", form.to()));
+        line.addAll(list(path + ".more", form.more(), MOST_RUNS, this::place));
+        boolean whole = !line.contains(null) && line.size() == 2 + form.more().size();
+        for (int i = 1; whole && i < line.size(); i++) {
+            whole = apart(i == 1 ? path + ".to" : path + ".more[" + (i - 2) + "]", line.get(i - 1), line.get(i));
+        }
+        if (whole && form.ring() && line.size() < 3) {
+            faults.add(path + ".more", null, "at least one place more: a ring has three or more");
+            return null;
+        }
+        return id == null || !whole ? null : new Room.Cut(id, line, form.ring());
+    }
+
+    private Gap gap(String path, PlanForm.GapForm form) {
+        String id = faults.line(path + ".id", form.id(), 1, 60);
+        Corner at = place(path + ".at", form.at());
+        Double edge = length(path + ".edge", form.edge(), 0.05, 20);
+        Double gap = small(path + ".gap", form.gap(), 0, 0.5);
+        return id == null || at == null || edge == null || gap == null ? null : new Gap(id, at, edge, gap);
+    }
+
+    private Lip lip(String path, PlanForm.LipForm form) {
+        String id = faults.line(path + ".id", form.id(), 1, 60);
+        String name = faults.line(path + ".name", form.name(), 1, 120);
         Corner from = place(path + ".from", form.from());
         Corner to = place(path + ".to", form.to());
-        return id == null || !apart(path, from, to) ? null : new Room.Cut(id, from, to);
+        Double height = small(path + ".height", form.height(), THINNEST_M, 1);
+        return id == null || name == null || height == null || !apart(path + ".to", from, to)
+                ? null
+                : new Lip(id, name, from, to, height);
     }
 
     private Room.ZoneMark mark(String path, PlanForm.MarkForm form) {
@@ -324,7 +367,7 @@ final class PlanReader {
         return zone == null || in == null ? null : new Room.ZoneMark(zone, in);
     }
 
-    private Optional<Heights> levels(String path, PlanForm.LevelsForm form) {
+    private Optional<Levels> levels(String path, PlanForm.LevelsForm form) {
         Corner at = place(path + ".at", form.at());
         Double step = length(path + ".step", form.step(), 0.05, 50);
         int n = form.heights().size();
@@ -345,9 +388,15 @@ final class PlanReader {
             whole &= height != null;
             heights[i] = height == null ? 0 : height;
         }
-        return at == null || step == null || !whole
+        Optional<Double> to = form.fillTo().isBlank()
                 ? Optional.empty()
-                : Optional.of(new Heights(at, step, form.columns(), heights));
+                : Optional.ofNullable(small(path + ".fillTo", form.fillTo(), -20, 20));
+        Double fall = form.fall().isBlank()
+                ? Double.valueOf(0)
+                : faults.read(() -> FallText.parse(path + ".fall", form.fall()));
+        return at == null || step == null || !whole || fall == null
+                ? Optional.empty()
+                : Optional.of(new Levels(new Heights(at, step, form.columns(), heights), to, fall));
     }
 
     private Corner place(String path, PlanForm.PlaceForm form) {

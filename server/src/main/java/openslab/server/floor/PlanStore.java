@@ -109,6 +109,11 @@ public class PlanStore {
         return report;
     }
 
+    /** The plan that stands, read. */
+    public FloorPlan plan(UUID jobId, UnitSystem units) {
+        return PlanReader.read(get(jobId).form(), units);
+    }
+
     /** What follows from a plan that is not stored. */
     static PlanReport report(PlanForm form, UnitSystem units) {
         FloorPlan plan = PlanReader.read(form, units);

@@ -13,11 +13,11 @@ import tools.jackson.databind.node.StringNode;
 /** Writes the unit behind every bare number of a plan, so that it means the same when the job changes its units. */
 final class PlanUnits {
     /** Feet or metres where they stand bare, as {@link PlanReader} reads them. */
-    private static final Set<String> LENGTHS = Set.of("length", "along", "off", "width", "measures", "step");
+    private static final Set<String> LENGTHS = Set.of("length", "along", "off", "width", "measures", "step", "edge");
 
     /** Inches or millimetres. */
     private static final Set<String> SMALL =
-            Set.of("radius", "height", "thick", "gap", "rise", "riser", "tread", "depth", "heights");
+            Set.of("radius", "height", "thick", "gap", "rise", "riser", "tread", "depth", "heights", "fillTo");
 
     /** Where a width is a gap's, not a door's. */
     private static final Set<String> THIN = Set.of("joints", "cracks");

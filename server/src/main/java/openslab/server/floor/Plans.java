@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.IntFunction;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import openslab.core.floor.Outline.Corner;
@@ -154,6 +155,34 @@ public class Plans {
         } else {
             store(jobId, 0, units(jobId), form);
         }
+    }
+
+    /**
+     * Puts rooms beside those that are there.
+     *
+     * @param request what was asked, for the key
+     * @param rooms made when the number of the first is known
+     */
+    public void addRooms(UUID jobId, Jobs.Seen seen, Object request, IntFunction<List<Room>> rooms) {
+        writes.once(seen.key(), List.of("rooms", jobId, seen.version(), request), () -> {
+            UnitSystem units = units(jobId);
+            var form = plans.get(jobId).form();
+            var all = new ArrayList<>(form.rooms());
+            rooms.apply(freeNumber(form)).forEach(room -> all.add(PlanWriter.form(room, units)));
+            store(jobId, seen.version(), units, new PlanForm(all, form.north()));
+            return jobId.toString();
+        });
+    }
+
+    /** One more than any room is numbered with. */
+    private static int freeNumber(PlanForm form) {
+        return form.rooms().stream()
+                        .map(PlanForm.RoomForm::id)
+                        .filter(id -> id.matches("room-\\d{1,6}"))
+                        .mapToInt(id -> Integer.parseInt(id.substring("room-".length())))
+                        .max()
+                        .orElse(0)
+                + 1;
     }
 
     public void undo(UUID jobId, Jobs.Seen seen) {

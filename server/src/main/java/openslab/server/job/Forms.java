@@ -10,6 +10,8 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import openslab.core.floor.Shapes;
+import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.core.floor.plan.PlanZone;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFields;
@@ -58,25 +60,40 @@ public final class Forms {
 
     /**
      * @param sides as typed, by the shape's side ids
+     * @param substrate bare concrete where it is left out; {@code use} likewise not said
      * @param settings as typed: pace, share, allowance, and slab where one temperature is to be planned with
      */
     public record ZoneForm(
             String name,
             String shape,
             Map<String, String> sides,
+            String substrate,
+            String use,
             String exposure,
             boolean dust,
             boolean washWater,
-            Map<String, String> settings) {}
+            Map<String, String> settings) {
+        public ZoneForm {
+            substrate = substrate == null ? Substrate.BARE_CONCRETE.name() : substrate;
+            use = use == null ? Use.UNSAID.name() : use;
+        }
+    }
 
     /** A zone form that was read; {@code values} holds sides and settings together. */
     public record ZoneChoice(
-            String name, String shape, Exposure exposure, boolean dust, boolean washWater, Map<String, Value> values) {
+            String name,
+            String shape,
+            Substrate substrate,
+            Use use,
+            Exposure exposure,
+            boolean dust,
+            boolean washWater,
+            Map<String, Value> values) {
         /** The same zone, its floor given by the plan instead of by typed sides. */
         ZoneChoice onPlan() {
             Map<String, Value> settings = new TreeMap<>(values);
             Shapes.fields(shape).forEach(side -> settings.remove(side.id()));
-            return new ZoneChoice(name, PlanZone.KIND, exposure, dust, washWater, settings);
+            return new ZoneChoice(name, PlanZone.KIND, substrate, use, exposure, dust, washWater, settings);
         }
     }
 
@@ -114,6 +131,8 @@ public final class Forms {
     public static ZoneChoice read(ZoneForm form, UnitSystem units) {
         var faults = new Faults();
         String name = faults.line("name", form.name(), 1, 120);
+        Substrate substrate = faults.oneOf("substrate", form.substrate(), Substrate.class);
+        Use use = faults.oneOf("use", form.use(), Use.class);
         Exposure exposure = faults.oneOf("exposure", form.exposure(), Exposure.class);
         Map<String, Value> values = new TreeMap<>();
         Map<String, String> sides = form.sides() == null ? Map.of() : form.sides();
@@ -129,7 +148,7 @@ public final class Forms {
         Map<String, Value> settings = faults.read(() -> settings(form.settings(), units));
         faults.check();
         values.putAll(settings);
-        return new ZoneChoice(name, form.shape(), exposure, form.dust(), form.washWater(), values);
+        return new ZoneChoice(name, form.shape(), substrate, use, exposure, form.dust(), form.washWater(), values);
     }
 
     private static Map<String, Value> settings(Map<String, String> typed, UnitSystem units) {

@@ -168,7 +168,16 @@ public class JobViews {
             boolean setting = crew.contains(field) || field.equals(ZoneFields.SLAB.id());
             (setting ? settings : sides).put(field, value.typed());
         });
-        return new Forms.ZoneForm(c.name(), c.shape(), sides, c.exposure().name(), c.dust(), c.washWater(), settings);
+        return new Forms.ZoneForm(
+                c.name(),
+                c.shape(),
+                sides,
+                c.substrate().name(),
+                c.use().name(),
+                c.exposure().name(),
+                c.dust(),
+                c.washWater(),
+                settings);
     }
 
     private ZoneView zone(JobStore.StoredJob job, ZoneStore.StoredZone zone) {

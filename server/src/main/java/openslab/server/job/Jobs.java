@@ -223,6 +223,7 @@ public class Jobs {
                                         () -> new IllegalStateException("zone " + id + " has no part of its plan")))
                         .orElseGet(() -> Shapes.of(zone.choice().shape(), Forms.bases(values))),
                 plan.map(p -> p.doubts(id)).orElse(List.of()),
+                zone.choice().substrate(),
                 zone.choice().exposure(),
                 new SiteLimits(zone.choice().dust(), zone.choice().washWater()),
                 ZoneFields.crew(values),
@@ -255,6 +256,8 @@ public class Jobs {
         Map<String, String> words = new TreeMap<>();
         words.put("zone name", c.name());
         words.put("shape", c.shape());
+        words.put("substrate", c.substrate().label());
+        words.put("use", c.use().label());
         words.put("exposure", c.exposure().name());
         words.put("dust allowed", Boolean.toString(c.dust()));
         words.put("wash water allowed", Boolean.toString(c.washWater()));

@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.core.job.LogEntry;
 import openslab.core.product.Exposure;
 import openslab.server.web.NotHere;
@@ -27,7 +29,15 @@ public class ZoneStore {
         }
     }
 
-    private record ZoneRow(UUID id, String name, String shape, String exposure, boolean dust, boolean washWater) {}
+    private record ZoneRow(
+            UUID id,
+            String name,
+            String shape,
+            String substrate,
+            String usedAs,
+            String exposure,
+            boolean dust,
+            boolean washWater) {}
 
     private record LayerRow(UUID zoneId, String layerId, String sheetDigest, OffsetDateTime plannedStart) {}
 
@@ -45,7 +55,8 @@ public class ZoneStore {
     public List<StoredZone> of(UUID jobId) {
         List<ZoneRow> rows = db.sql(
                         """
-                select id, name, shape, exposure, dust, wash_water from zone where job_id = :job order by ordinal""")
+                select id, name, shape, substrate, used_as, exposure, dust, wash_water from zone
+                where job_id = :job order by ordinal""")
                 .param("job", jobId)
                 .query(ZoneRow.class)
                 .list();
@@ -58,6 +69,8 @@ public class ZoneStore {
                         new Forms.ZoneChoice(
                                 r.name(),
                                 r.shape(),
+                                Substrate.valueOf(r.substrate()),
+                                Use.valueOf(r.usedAs()),
                                 Exposure.valueOf(r.exposure()),
                                 r.dust(),
                                 r.washWater(),
@@ -98,8 +111,8 @@ public class ZoneStore {
                 .single();
         bound(
                         """
-                insert into zone (id, job_id, ordinal, name, shape, exposure, dust, wash_water)
-                values (:id, :job, :ordinal, :name, :shape, :exposure, :dust, :wash)""",
+                insert into zone (id, job_id, ordinal, name, shape, substrate, used_as, exposure, dust, wash_water)
+                values (:id, :job, :ordinal, :name, :shape, :substrate, :use, :exposure, :dust, :wash)""",
                         zoneId,
                         choice)
                 .param("job", jobId)
@@ -124,7 +137,8 @@ public class ZoneStore {
     public void update(UUID zoneId, Forms.ZoneChoice choice) {
         bound(
                         """
-                update zone set name = :name, shape = :shape, exposure = :exposure, dust = :dust, wash_water = :wash
+                update zone set name = :name, shape = :shape, substrate = :substrate, used_as = :use, exposure = :exposure,
+                    dust = :dust, wash_water = :wash
                 where id = :id""",
                         zoneId,
                         choice)
@@ -138,6 +152,8 @@ public class ZoneStore {
                 .param("id", zoneId)
                 .param("name", choice.name())
                 .param("shape", choice.shape())
+                .param("substrate", choice.substrate().name())
+                .param("use", choice.use().name())
                 .param("exposure", choice.exposure().name())
                 .param("dust", choice.dust())
                 .param("wash", choice.washWater());

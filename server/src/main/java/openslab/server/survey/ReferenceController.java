@@ -7,6 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import openslab.core.floor.Shapes;
+import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFields;
 import openslab.core.product.Exposure;
@@ -45,6 +47,8 @@ class ReferenceController {
             List<Field> crew,
             Field slab,
             List<Field> batch,
+            List<Named> substrates,
+            List<Named> uses,
             List<Named> exposures,
             List<String> timeZones) {}
 
@@ -73,6 +77,8 @@ class ReferenceController {
                 ZoneFields.CREW,
                 ZoneFields.SLAB,
                 LogEntry.BATCH_FIELDS,
+                Named.all(Substrate.class, Substrate::label),
+                Named.all(Use.class, Use::label),
                 Named.all(Exposure.class, Exposure::label),
                 ZoneId.getAvailableZoneIds().stream()
                         .filter(z -> z.contains("/") && !z.startsWith("Etc/") && !z.startsWith("SystemV/"))
