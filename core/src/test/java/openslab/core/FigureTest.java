@@ -79,7 +79,7 @@ public class FigureTest {
         w.given("t", "time", 66, Unit.HOUR);
         w.given("t1", "another", 7, Unit.HOUR);
         Figure f = w.figure("sum", "S", "exp(M)/(t·t1)+max(M,t)", 1, Unit.ONE, TEST);
-        assertEquals(f.substituted(f.lines().get(3)), "exp(2.5)/(66·7)+max(2.5,66)");
+        assertEquals(f.substituted().get(3), "exp(2.5)/(66·7)+max(2.5,66)");
         assertTrue(f.lines().get(0).isGiven());
         assertFalse(f.lines().get(3).isGiven());
         assertEquals(f.lines().get(0).shown(), "2.5\u00a0g");

@@ -5,6 +5,9 @@ import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -12,8 +15,10 @@ import openslab.core.quantity.Field;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Measure;
 import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -108,5 +113,38 @@ public class QuantityTest {
                 List.of("values.a", "values.b", "values.c", "values.z"));
         assertEquals(e.faults().get(0).accepted(), "a time from 1 to 5 h");
         assertEquals(e.faults().get(1).accepted(), "one of no, yes");
+    }
+
+    /** The quick way of writing a number is the slow one's, digit for digit: BigDecimal is the oracle. */
+    @Test
+    public void numbers_are_rounded_as_decimals_are() {
+        var random = new Random(8);
+        for (int i = 0; i < 200_000; i++) {
+            double value = (random.nextBoolean() ? 1 : -1) * Math.pow(10, 12 * random.nextDouble() - 6);
+            // every third one lies on or near a half, where the two could part
+            value = i % 3 == 0 ? Math.rint(value * 1000) / 1000 + 0.0005 * (random.nextInt(3) - 1) : value;
+            int decimals = random.nextInt(5);
+            var exact = BigDecimal.valueOf(value);
+            assertEquals(
+                    bare(Show.number(value, decimals)),
+                    exact.setScale(decimals, RoundingMode.HALF_UP)
+                            .toPlainString()
+                            .replaceFirst("^-(?=[0.]*$)", ""),
+                    value + " to " + decimals);
+            var seven = exact.round(new MathContext(7, RoundingMode.HALF_UP)).stripTrailingZeros();
+            var w = new Worksheet(UnitSystem.US);
+            w.given("x", "", value, Unit.ONE);
+            String shown = w.figure("", "y", "x", value, Unit.ONE, Source.ours(""))
+                    .lines()
+                    .get(0)
+                    .shown();
+            boolean whole = value == Math.rint(value);
+            assertEquals(
+                    new BigDecimal(bare(shown)).compareTo(whole ? exact : seven), 0, value + " is shown as " + shown);
+        }
+    }
+
+    private static String bare(String shown) {
+        return shown.replace("\u202f", "").replace('\u2212', '-');
     }
 }

@@ -1,7 +1,9 @@
 package openslab.core.job;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.plan.Doubt;
@@ -13,41 +15,111 @@ import openslab.core.survey.Survey;
 import openslab.core.survey.method.Climate;
 
 /**
- * What is known of a zone, and what was chosen for it.
- *
- * @param planDoubts why its shape cannot be built on yet; empty where it was typed
- * @param planSlabC the slab temperature to plan with; the newest reading where nobody set one
- * @param layers from the slab upward
- * @param log oldest first, struck entries and their strikes included
+ * What is known of a zone, and what was chosen for it. The log is sifted once: everything derived asks it again and again.
  */
-public record ZoneFacts(
-        String id,
-        String name,
-        Shape shape,
-        List<Doubt> planDoubts,
-        Substrate substrate,
-        Exposure exposure,
-        SiteLimits site,
-        Crew crew,
-        Optional<Double> planSlabC,
-        List<LayerChoice> layers,
-        List<LogEntry> log) {
+public final class ZoneFacts {
+    private record About(LogEntry.Kind kind, String subject) {}
 
-    public ZoneFacts {
-        planDoubts = List.copyOf(planDoubts);
-        layers = List.copyOf(layers);
-        log = List.copyOf(log);
+    private final String id;
+    private final String name;
+    private final Shape shape;
+    private final List<Doubt> planDoubts;
+    private final Substrate substrate;
+    private final Exposure exposure;
+    private final SiteLimits site;
+    private final Crew crew;
+    private final Optional<Double> planSlabC;
+    private final List<LayerChoice> layers;
+    private final List<LogEntry> log;
+    private final Map<About, List<LogEntry>> standing;
+    private final Survey survey;
+    private final Optional<Double> slabC;
+
+    /**
+     * @param planDoubts why its shape cannot be built on yet; empty where it was typed
+     * @param planSlabC the slab temperature to plan with; the newest reading where nobody set one
+     * @param layers from the slab upward
+     * @param log oldest first, struck entries and their strikes included
+     */
+    public ZoneFacts(
+            String id,
+            String name,
+            Shape shape,
+            List<Doubt> planDoubts,
+            Substrate substrate,
+            Exposure exposure,
+            SiteLimits site,
+            Crew crew,
+            Optional<Double> planSlabC,
+            List<LayerChoice> layers,
+            List<LogEntry> log) {
+        this.id = id;
+        this.name = name;
+        this.shape = shape;
+        this.planDoubts = List.copyOf(planDoubts);
+        this.substrate = substrate;
+        this.exposure = exposure;
+        this.site = site;
+        this.crew = crew;
+        this.planSlabC = planSlabC;
+        this.layers = List.copyOf(layers);
+        this.log = List.copyOf(log);
+        List<LogEntry> unstruck = LogEntry.standing(this.log);
+        this.standing = unstruck.stream().collect(Collectors.groupingBy(e -> new About(e.kind(), e.subject())));
+        this.survey = new Survey(unstruck.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.READING)
+                .map(e -> new Reading(e.key(), e.subject(), e.place(), e.at(), e.by(), e.values()))
+                .toList());
+        this.slabC = planSlabC.or(() -> survey.newest(Climate.ID).map(r -> r.number("slab")));
     }
 
-    /** The log without what was struck, and without the strikes. */
-    public List<LogEntry> standing() {
-        return LogEntry.standing(log);
+    public String id() {
+        return id;
     }
 
+    public String name() {
+        return name;
+    }
+
+    public Shape shape() {
+        return shape;
+    }
+
+    public List<Doubt> planDoubts() {
+        return planDoubts;
+    }
+
+    public Substrate substrate() {
+        return substrate;
+    }
+
+    public Exposure exposure() {
+        return exposure;
+    }
+
+    public SiteLimits site() {
+        return site;
+    }
+
+    public Crew crew() {
+        return crew;
+    }
+
+    public Optional<Double> planSlabC() {
+        return planSlabC;
+    }
+
+    public List<LayerChoice> layers() {
+        return layers;
+    }
+
+    public List<LogEntry> log() {
+        return log;
+    }
+
+    /** What stands in the log of this kind about {@code subject}, oldest first. */
     public List<LogEntry> standing(LogEntry.Kind kind, String subject) {
-        return standing().stream()
-                .filter(e -> e.kind() == kind && e.subject().equals(subject))
-                .toList();
+        return standing.getOrDefault(new About(kind, subject), List.of());
     }
 
     /** The newest standing entry of its kind about {@code subject}; of two at the same minute, the one logged later. */
@@ -55,15 +127,13 @@ public record ZoneFacts(
         return standing(kind, subject).stream().reduce((a, b) -> b.at().isBefore(a.at()) ? a : b);
     }
 
+    /** Every reading that stands. */
     public Survey survey() {
-        return new Survey(standing().stream()
-                .filter(e -> e.kind() == LogEntry.Kind.READING)
-                .map(e -> new Reading(e.key(), e.subject(), e.place(), e.at(), e.by(), e.values()))
-                .toList());
+        return survey;
     }
 
     /** The slab's temperature to plan with, °C. */
     public Optional<Double> slabC() {
-        return planSlabC.or(() -> survey().newest(Climate.ID).map(r -> r.number("slab")));
+        return slabC;
     }
 }

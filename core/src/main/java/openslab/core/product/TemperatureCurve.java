@@ -49,14 +49,21 @@ public record TemperatureCurve(List<Point> points) {
 
     /** The warmest listed point not above {@code celsius}. */
     public Point below(double celsius) {
-        return points.stream()
-                .filter(p -> p.celsius <= celsius)
-                .reduce((a, b) -> b)
-                .orElseThrow();
+        for (int i = points.size() - 1; i >= 0; i--) {
+            if (points.get(i).celsius <= celsius) {
+                return points.get(i);
+            }
+        }
+        throw new IllegalArgumentException(celsius + " °C is below " + points);
     }
 
     /** The coolest listed point not below {@code celsius}. */
     public Point above(double celsius) {
-        return points.stream().filter(p -> p.celsius >= celsius).findFirst().orElseThrow();
+        for (Point point : points) {
+            if (point.celsius >= celsius) {
+                return point;
+            }
+        }
+        throw new IllegalArgumentException(celsius + " °C is above " + points);
     }
 }

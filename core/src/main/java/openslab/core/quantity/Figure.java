@@ -1,10 +1,9 @@
 package openslab.core.quantity;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * A computed number that can show its working.
@@ -14,8 +13,6 @@ import java.util.regex.Pattern;
  * @param system whose units it is read in
  */
 public record Figure(String label, double value, Unit unit, UnitSystem system, List<Line> lines, Source source) {
-    private static final Pattern SYMBOL = Pattern.compile("[\\p{L}][\\p{L}\\p{N}_]*");
-
     public Figure {
         lines = List.copyOf(lines);
     }
@@ -41,19 +38,32 @@ public record Figure(String label, double value, Unit unit, UnitSystem system, L
         return other.equals(text()) ? "" : other;
     }
 
-    /** The formula of {@code line} with today's numbers in it: "2.5 / (0.445·66)". */
-    public String substituted(Line line) {
-        Map<String, Line> above = new HashMap<>();
-        for (Line other : lines) {
-            if (other.equals(line)) {
-                break;
-            }
-            above.put(other.symbol(), other);
+    /** The formula of every line with today's numbers in it, "2.5/(0.445·66)"; empty for a given. */
+    public List<String> substituted() {
+        Map<String, String> above = new HashMap<>();
+        var texts = new ArrayList<String>(lines.size());
+        for (Line line : lines) {
+            texts.add(line.isGiven() ? "" : substituted(line.formula(), above));
+            above.put(line.symbol(), Show.exact(line.value()));
         }
-        Matcher symbols = SYMBOL.matcher(line.formula());
-        return symbols.replaceAll(m -> {
-            Line known = above.get(m.group());
-            return Matcher.quoteReplacement(known == null ? m.group() : Show.exact(known.value()));
-        });
+        return texts;
+    }
+
+    /** A symbol is a letter and the letters, digits and underscores after it. */
+    private static String substituted(String formula, Map<String, String> above) {
+        var text = new StringBuilder(formula.length() * 2);
+        int at = 0;
+        while (at < formula.length()) {
+            int from = at++;
+            if (Character.isLetter(formula.charAt(from))) {
+                while (at < formula.length()
+                        && (Character.isLetterOrDigit(formula.charAt(at)) || formula.charAt(at) == '_')) {
+                    at++;
+                }
+            }
+            String part = formula.substring(from, at);
+            text.append(above.getOrDefault(part, part));
+        }
+        return text.toString();
     }
 }

@@ -7,10 +7,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import openslab.core.quantity.Figure;
 
 /** All that was found on a zone, and what it adds up to. */
-public record Survey(List<Reading> readings) {
+public final class Survey {
     /**
      * @param needed how many the area needs, with its working; 0 value never occurs
      * @param taken readings that count, one per place
@@ -39,13 +41,26 @@ public record Survey(List<Reading> readings) {
 
     private static final int BRIEFS_IN_SUMMARY = 3;
 
-    public Survey {
-        readings = List.copyOf(readings);
+    private final List<Reading> readings;
+    private final Map<String, List<Reading>> byMethod;
+
+    public Survey(List<Reading> readings) {
+        this.readings = List.copyOf(readings);
+        byMethod = readings.stream().collect(Collectors.groupingBy(Reading::method));
+    }
+
+    public List<Reading> readings() {
+        return readings;
+    }
+
+    /** Everything read by {@code method}, oldest first. */
+    private List<Reading> by(String method) {
+        return byMethod.getOrDefault(method, List.of());
     }
 
     /** The newest reading by {@code method}, wherever it was taken. */
     public Optional<Reading> newest(String method) {
-        return readings.stream().filter(r -> r.method().equals(method)).reduce(Survey::later);
+        return by(method).stream().reduce(Survey::later);
     }
 
     /** Whether any place now speaks {@code yes} to {@code field} of {@code method}; empty when nobody looked. */
@@ -57,10 +72,8 @@ public record Survey(List<Reading> readings) {
     /** The newest reading at each place. */
     public List<Reading> current(String method) {
         Map<String, Reading> byPlace = new LinkedHashMap<>();
-        for (Reading reading : readings) {
-            if (reading.method().equals(method)) {
-                byPlace.merge(reading.place(), reading, Survey::later);
-            }
+        for (Reading reading : by(method)) {
+            byPlace.merge(reading.place(), reading, Survey::later);
         }
         return List.copyOf(byPlace.values());
     }
@@ -83,15 +96,13 @@ public record Survey(List<Reading> readings) {
         for (TestMethod method : TestMethods.ALL) {
             int from = findings.size();
             List<Reading> current = current(method.id());
-            for (Reading reading : readings) {
-                if (reading.method().equals(method.id())) {
-                    boolean speaks = current.contains(reading);
-                    List<Finding> judged = method.judge(reading, site);
-                    entries.add(
-                            new Entry(reading, method.title(), method.found(reading, site), worst(judged), !speaks));
-                    if (speaks) {
-                        findings.addAll(judged);
-                    }
+            Set<String> speaking = current.stream().map(Reading::key).collect(Collectors.toSet());
+            for (Reading reading : by(method.id())) {
+                boolean speaks = speaking.contains(reading.key());
+                List<Finding> judged = method.judge(reading, site);
+                entries.add(new Entry(reading, method.title(), method.found(reading, site), worst(judged), !speaks));
+                if (speaks) {
+                    findings.addAll(judged);
                 }
             }
             int taken =

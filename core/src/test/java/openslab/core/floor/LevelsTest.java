@@ -254,7 +254,7 @@ public class LevelsTest {
 
     @Test(dataProvider = "gaps")
     public void a_gap_under_a_straightedge_is_judged(double edge, double gap, boolean fits, String word) {
-        Gap.Judged judged = new Gap("g", new Corner(0, 0), edge * INCH, gap * INCH).judge(UnitSystem.US);
+        Gap.GapCheck judged = new Gap("g", new Corner(0, 0), edge * INCH, gap * INCH).judge(UnitSystem.US);
         assertEquals(List.of(judged.fits(), judged.word()), List.of(fits, word));
         Formula.assertRecomputes(judged.gap());
     }
@@ -267,7 +267,8 @@ public class LevelsTest {
 
     @Test(dataProvider = "lips")
     public void a_lip_is_told_what_it_needs(double height, double level, double back) {
-        Lip.Judged judged = new Lip("l", "Lip", new Corner(0, 0), new Corner(1, 0), height * INCH).judge(UnitSystem.US);
+        Lip.LipCheck judged =
+                new Lip("l", "Lip", new Corner(0, 0), new Corner(1, 0), height * INCH).judge(UnitSystem.US);
         assertEquals(judged.fits(), level == 0);
         if (level > 0) {
             assertEquals(judged.needs().get(0).value(), level, 1e-9);

@@ -41,9 +41,9 @@ public record Gap(String id, Corner at, double edgeM, double gapM) {
      * @param fits false where it is wider than resilient flooring takes
      * @param word what it is, in a few words
      */
-    public record Judged(String id, Figure gap, boolean fits, String word) {}
+    public record GapCheck(String id, Figure gap, boolean fits, String word) {}
 
-    public Judged judge(UnitSystem system) {
+    public GapCheck judge(UnitSystem system) {
         Unit small = system == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
         var w = new Worksheet(system);
         double gap = w.given("g", "widest gap", small.fromBase(gapM), small);
@@ -51,7 +51,7 @@ public record Gap(String id, Corner at, double edgeM, double gapM) {
         Figure figure = w.figure(
                 "gap under the straightedge, of its length", "s", "100·g/e", 100 * gap / edge, Unit.PERCENT, F710);
         if (edgeM < SHORT_M * NEARLY) {
-            return new Judged(id, figure, true, "too short a straightedge: 12 in or 10 ft are judged");
+            return new GapCheck(id, figure, true, "too short a straightedge: 12 in or 10 ft are judged");
         }
         boolean isShort = edgeM < LONG_M * NEARLY && edgeM <= SHORT_M / NEARLY;
         double most = isShort ? SHORT_GAP_M : LONG_GAP_M;
@@ -62,6 +62,6 @@ public record Gap(String id, Corner at, double edgeM, double gapM) {
                 : isShort || edgeM >= LONG_M * NEARLY
                         ? "within " + limit
                         : "within " + limit + " so far; a 10 ft edge may show more";
-        return new Judged(id, figure, fits, word);
+        return new GapCheck(id, figure, fits, word);
     }
 }

@@ -1,11 +1,10 @@
 package openslab.core.floor.level;
 
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
-import java.util.PriorityQueue;
+import java.util.stream.IntStream;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.quantity.Require;
 
@@ -74,15 +73,16 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
 
     /**
      * The hollows, deepest first: what stays behind if water may run off where the readings end, and at {@code outlets}
-     * (drains). By priority flood (Barnes, Lehman and Mulla, Computers and Geosciences 62, 2014; from memory).
+     * (drains). By priority flood ({@link Flood}).
      */
     public List<LowSpot> lowSpots(List<Corner> outlets) {
         double[] water = flooded(outlets);
         var spots = new ArrayList<LowSpot>();
         boolean[] seen = new boolean[water.length];
+        int[] pool = new int[water.length];
         for (int cell = 0; cell < water.length; cell++) {
             if (!seen[cell] && water[cell] - heightsM[cell] > FLAT_M) {
-                spots.add(spot(cell, water, seen));
+                spots.add(spot(cell, water, seen, pool));
             }
         }
         spots.sort((a, b) -> Double.compare(b.depthM(), a.depthM()));
@@ -90,65 +90,28 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
     }
 
     private double[] flooded(List<Corner> outlets) {
-        double[] water = new double[heightsM.length];
-        Arrays.fill(water, Double.NaN);
-        var queue = new PriorityQueue<double[]>((a, b) -> Double.compare(a[0], b[0]));
-        for (int cell = 0; cell < heightsM.length; cell++) {
-            if (!Double.isNaN(heightsM[cell]) && isRim(cell)) {
-                water[cell] = heightsM[cell];
-                queue.add(new double[] {water[cell], cell});
-            }
-        }
-        for (Corner outlet : outlets) {
-            int cell = nearest(outlet);
-            if (cell >= 0 && Double.isNaN(water[cell]) && !Double.isNaN(heightsM[cell])) {
-                water[cell] = heightsM[cell];
-                queue.add(new double[] {water[cell], cell});
-            }
-        }
-        while (!queue.isEmpty()) {
-            double[] top = queue.poll();
-            for (int next : neighbours((int) top[1])) {
-                if (Double.isNaN(water[next]) && !Double.isNaN(heightsM[next])) {
-                    water[next] = Math.max(heightsM[next], top[0]);
-                    queue.add(new double[] {water[next], next});
-                }
-            }
-        }
-        return water;
+        int[] leaves = IntStream.concat(
+                        IntStream.range(0, heightsM.length).filter(this::isRim),
+                        outlets.stream().mapToInt(this::nearest).filter(cell -> cell >= 0))
+                .toArray();
+        return Flood.level(heightsM, columns, leaves);
     }
 
+    /** Whether the readings end here; a place without a reading is no rim. */
     private boolean isRim(int cell) {
+        if (Double.isNaN(heightsM[cell])) {
+            return false;
+        }
         int row = cell / columns;
         int column = cell % columns;
-        if (row == 0 || column == 0 || row == rows() - 1 || column == columns - 1) {
-            return true;
-        }
-        for (int next : neighbours(cell)) {
-            if (Double.isNaN(heightsM[next])) {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    private int[] neighbours(int cell) {
-        int column = cell % columns;
-        int[] around = new int[4];
-        int n = 0;
-        if (column > 0) {
-            around[n++] = cell - 1;
-        }
-        if (column < columns - 1) {
-            around[n++] = cell + 1;
-        }
-        if (cell >= columns) {
-            around[n++] = cell - columns;
-        }
-        if (cell + columns < heightsM.length) {
-            around[n++] = cell + columns;
-        }
-        return Arrays.copyOf(around, n);
+        return row == 0
+                || column == 0
+                || row == rows() - 1
+                || column == columns - 1
+                || Double.isNaN(heightsM[cell - 1])
+                || Double.isNaN(heightsM[cell + 1])
+                || Double.isNaN(heightsM[cell - columns])
+                || Double.isNaN(heightsM[cell + columns]);
     }
 
     private int nearest(Corner place) {
@@ -157,24 +120,27 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
         return column < 0 || column >= columns || row < 0 || row >= rows() ? -1 : (int) (row * columns + column);
     }
 
-    private LowSpot spot(int from, double[] water, boolean[] seen) {
-        var pool = new ArrayDeque<Integer>(List.of(from));
+    /** @param pool room for the cells that are still to be looked at */
+    private LowSpot spot(int from, double[] water, boolean[] seen, int[] pool) {
+        int waiting = 0;
+        pool[waiting++] = from;
         seen[from] = true;
         int deepest = from;
         int cells = 0;
         double depths = 0;
-        while (!pool.isEmpty()) {
-            int cell = pool.poll();
+        while (waiting > 0) {
+            int cell = pool[--waiting];
             double depth = water[cell] - heightsM[cell];
             cells++;
             depths += depth;
             if (depth > water[deepest] - heightsM[deepest]) {
                 deepest = cell;
             }
-            for (int next : neighbours(cell)) {
+            // nothing stands on the rim, so a cell under water has all four neighbours
+            for (int next : new int[] {cell - 1, cell + 1, cell - columns, cell + columns}) {
                 if (!seen[next] && water[next] - heightsM[next] > FLAT_M) {
                     seen[next] = true;
-                    pool.add(next);
+                    pool[waiting++] = next;
                 }
             }
         }
@@ -240,7 +206,7 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
         long last = (long) Math.floor(highest() / intervalM);
         var ends = new ArrayList<List<Corner>>();
         for (long i = first; i <= last; i++) {
-            ends.add(new ArrayList<>());
+            ends.add(new ArrayList<>(heightsM.length));
         }
         for (int row = 0; row < rows() - 1; row++) {
             for (int column = 0; column < columns - 1; column++) {
@@ -249,7 +215,7 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
         }
         var contours = new ArrayList<Contour>();
         for (long i = first; i <= last; i++) {
-            contours.add(new Contour(i * intervalM, ends.get((int) (i - first))));
+            contours.add(new Contour(i * intervalM, Collections.unmodifiableList(ends.get((int) (i - first)))));
         }
         return List.copyOf(contours);
     }

@@ -14,7 +14,7 @@ import openslab.core.quantity.Worksheet;
  * What follows from a floor's heights.
  *
  * @param range from the lowest reading to the highest
- * @param spots hollows, deepest first, as they are read
+ * @param spots hollows, deepest first, as they are read; of very many only the deepest
  * @param ponding all that stays in them
  * @param fill what brings it up to the height asked for, its highest reading where none was; {@code toGrind} how far the
  *     highest reading stands above that, empty where nothing does
@@ -36,6 +36,9 @@ public record LevelReport(
     private static final Source GRID = Source.arithmetic("each reading stands for the square round it");
     private static final double FOOT_M = 0.3048;
     private static final int CONTOURS = 8;
+    /** More hollows than this nobody reads one by one; the water that stays counts all of them. */
+    private static final int MOST_SPOTS = 40;
+
     private static final double FLAT_M = 1e-9;
 
     /** @param outlets where water may leave besides the rim: drains */
@@ -49,7 +52,7 @@ public record LevelReport(
         double to = levels.toM().orElse(high);
         return new LevelReport(
                 range(low, high, system),
-                spots.stream().map(s -> spot(s, system)).toList(),
+                spots.stream().limit(MOST_SPOTS).map(s -> spot(s, system)).toList(),
                 volume("water that stays", spots.size() + " hollows, depth · area added up", pondedL, system),
                 fill(heights, to, system),
                 high > to + FLAT_M ? Optional.of(toGrind(high, to, system)) : Optional.empty(),

@@ -31,8 +31,8 @@ public record Lip(String id, String name, Corner from, Corner to, double heightM
      * @param word what it needs, in a few words
      * @param needs the level length of the bevel or ramp, and of grinding it back; empty where it may stay
      */
-    public record Judged(String id, String name, boolean fits, String word, List<Figure> needs) {
-        public Judged {
+    public record LipCheck(String id, String name, boolean fits, String word, List<Figure> needs) {
+        public LipCheck {
             needs = List.copyOf(needs);
         }
     }
@@ -41,12 +41,12 @@ public record Lip(String id, String name, Corner from, Corner to, double heightM
         return Math.hypot(to.x() - from.x(), to.y() - from.y());
     }
 
-    public Judged judge(UnitSystem system) {
+    public LipCheck judge(UnitSystem system) {
         Unit small = system == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
         double h = small.fromBase(heightM);
         var needs = new ArrayList<Figure>();
         if (heightM <= UPRIGHT_M * HAIR) {
-            return new Judged(id, name, true, "may stay upright, up to 1/4 in", needs);
+            return new LipCheck(id, name, true, "may stay upright, up to 1/4 in", needs);
         }
         boolean bevel = heightM <= BEVELLED_M * HAIR;
         if (bevel) {
@@ -63,6 +63,6 @@ public record Lip(String id, String name, Corner from, Corner to, double heightM
         w.given("h", "height of the lip", h, small);
         needs.add(w.figure("ground and sloped back", "g", "36·h", 36 * h, small, GRIND_BACK));
         String word = bevel ? "bevel 1:2 what stands above 1/4 in" : "over 1/2 in: ramp it, 1:12 at most";
-        return new Judged(id, name, false, word, needs);
+        return new LipCheck(id, name, false, word, needs);
     }
 }

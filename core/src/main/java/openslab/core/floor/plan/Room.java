@@ -153,18 +153,21 @@ public record Room(
 
     /** How a wall is worked; one without a word of its own is masked and nothing more. */
     Edge edge(String run) {
-        return edges.stream()
-                .filter(e -> e.run().equals(run))
-                .findFirst()
-                .orElse(new Edge(run, true, false, false, null));
+        for (Edge edge : edges) {
+            if (edge.run().equals(run)) {
+                return edge;
+            }
+        }
+        return new Edge(run, true, false, false, null);
     }
 
     /** What doors take of a wall, m. */
     double doorsM(String run) {
-        return doors.stream()
-                .filter(d -> d.run().equals(run))
-                .mapToDouble(Door::widthM)
-                .sum();
+        double sum = 0;
+        for (Door door : doors) {
+            sum += door.run().equals(run) ? door.widthM() : 0;
+        }
+        return sum;
     }
 
     /** What is not coated. */

@@ -44,8 +44,8 @@ public record RoomPlan(
         Quantities quantities,
         Optional<LevelReport> levels,
         List<SlopeCheck> slopes,
-        List<Gap.Judged> gaps,
-        List<Lip.Judged> lips,
+        List<Gap.GapCheck> gaps,
+        List<Lip.LipCheck> lips,
         JointMap joints,
         List<Doubt> doubts) {
 
