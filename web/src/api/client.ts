@@ -1,9 +1,12 @@
 import type {
+  DrawingOffer,
   EchoView,
   JobForm,
   JobView,
   LayerForm,
+  LevelsForm,
   LogForm,
+  Named,
   NowView,
   PlaceForm,
   PlanForm,
@@ -15,6 +18,7 @@ import type {
   SheetFieldsView,
   SheetForm,
   SheetView,
+  TracedView,
   ZoneForm,
 } from './types';
 
@@ -191,9 +195,28 @@ export const editSheet = (slug: string, key: string, version: string, body: Shee
 
 export const jobFileUrl = (jobId: string): string => `/api/job-files/${id(jobId)}`;
 
-export const planFileUrl = (jobId: string): string => `/api/plan-files/${id(jobId)}.geojson`;
-export const planSvgUrl = (jobId: string, roomId: string): string =>
-  `/api/plan-files/${id(jobId)}/rooms/${id(roomId)}.svg?scale=50`;
+const planFiles = '/api/plan-files';
+export const planFileUrl = (jobId: string, format: 'geojson' | 'dxf'): string =>
+  `${planFiles}/${id(jobId)}.${format}`;
+export const planSvgUrl = (jobId: string, roomId: string, scale: number): string =>
+  `${planFiles}/${id(jobId)}/rooms/${id(roomId)}.svg?scale=${scale}`;
+export const levelsUrl = (jobId: string, roomId: string): string =>
+  `${planFiles}/${id(jobId)}/rooms/${id(roomId)}/levels.csv`;
+
+export const layerRoles = (): Promise<Named[]> => call('GET', `${planFiles}/roles`);
+
+export const offerDrawing = (text: string): Promise<DrawingOffer> =>
+  call('POST', `${planFiles}/offer`, { key: newKey(), body: { text } });
+
+export const traceDrawing = (
+  jobId: string,
+  key: string,
+  version: number,
+  body: { text: string; unit: string; roles: Record<string, string> },
+) => call<TracedView>('POST', `${planFiles}/${id(jobId)}/rooms`, { key, version, body });
+
+export const readLevels = (text: string, units: string): Promise<LevelsForm> =>
+  call('POST', `${planFiles}/levels`, { key: newKey(), body: { text, units } });
 
 export const importJob = (key: string, file: unknown, copy: boolean): Promise<{ jobId: string }> =>
   call('POST', `/api/job-files?copy=${String(copy)}`, { key, body: file });

@@ -701,6 +701,12 @@ export interface components {
             bays: components["schemas"]["FigureView"];
             each: components["schemas"]["FigureView"];
         };
+        GapCheck: {
+            fits: boolean;
+            gap: components["schemas"]["FigureView"];
+            id: string;
+            word: string;
+        };
         GapForm: {
             at: components["schemas"]["PlaceForm"];
             edge: string;
@@ -786,13 +792,6 @@ export interface components {
             toCut: number;
             /** Format: int32 */
             toMark: number;
-        };
-        Judged: {
-            fits: boolean;
-            id: string;
-            name: string;
-            needs: components["schemas"]["FigureView"][];
-            word: string;
         };
         Judgement: {
             /** Format: date-time */
@@ -930,6 +929,13 @@ export interface components {
         Line: {
             from: components["schemas"]["Corner"];
             to: components["schemas"]["Corner"];
+        };
+        LipCheck: {
+            fits: boolean;
+            id: string;
+            name: string;
+            needs: components["schemas"]["FigureView"][];
+            word: string;
         };
         LipForm: {
             from: components["schemas"]["PlaceForm"];
@@ -1229,12 +1235,12 @@ export interface components {
             closed: components["schemas"]["Closed"];
             closing: components["schemas"]["Closing"];
             doubts: components["schemas"]["Doubt"][];
-            gaps: components["schemas"]["Judged"][];
+            gaps: components["schemas"]["GapCheck"][];
             id: string;
             joints: components["schemas"]["JointMap"];
             levels?: components["schemas"]["LevelReport"];
             lines: components["schemas"]["DrawnLine"][];
-            lips: components["schemas"]["Judged"][];
+            lips: components["schemas"]["LipCheck"][];
             name: string;
             openings: components["schemas"]["DrawnOpening"][];
             outline: components["schemas"]["Outline"];

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { RoomForm, RoomPlan } from '../../api/types';
+  import type { PlaceForm, RoomForm, RoomPlan } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Fold from '../../parts/Fold.svelte';
   import type { FeatureField, FeatureKind } from './features';
@@ -20,13 +20,15 @@
   const entries = $derived(room[kind.list] as unknown as Entry[]);
 
   const get = (entry: Entry, path: string): unknown =>
-    path.split('.').reduce<unknown>((o, key) => (o as Record<string, unknown>)[key], entry);
+    path
+      .split('.')
+      .reduce<unknown>((o, key) => (o as Record<string, unknown> | undefined)?.[key], entry) ?? '';
 
   function set(entry: Entry, path: string, value: unknown, done: boolean) {
     const keys = path.split('.');
     const last = keys.pop() ?? '';
     const owner = keys.reduce<Record<string, unknown>>(
-      (o, key) => o[key] as Record<string, unknown>,
+      (o, key) => (o[key] ??= {}) as Record<string, unknown>,
       entry,
     );
     owner[last] = value;
@@ -38,16 +40,20 @@
 
   /** Only once every field says something: a half-keyed column is not a fault yet. */
   function save(entry: Entry) {
-    const empty = kind.fields.some((f) => !f.optional && get(entry, f.path) === '');
-    if (!empty) {
+    const said = (path: string) => {
+      const value = get(entry, path);
+      return Array.isArray(value) ? value.length > 0 : value !== '';
+    };
+    const whole = kind.fields.every(
+      (f) => f.optional || said(f.path) || (f.unless && said(f.unless)),
+    );
+    if (whole) {
       void desk.save();
     }
   }
 
-  const places = (entry: Entry) =>
-    (entry['line'] as { along: string; off: string }[])
-      .map((p) => `${p.along}, ${p.off}`)
-      .join('; ');
+  const places = (entry: Entry, path: string) =>
+    ((get(entry, path) || []) as PlaceForm[]).map((p) => `${p.along}, ${p.off}`).join('; ');
   const toPlaces = (line: string) =>
     line
       .split(';')
@@ -112,7 +118,7 @@
               </select>
             {:else if field.kind === 'line'}
               <input
-                value={places(entry)}
+                value={places(entry, field.path)}
                 placeholder={field.hint}
                 aria-invalid={wrong !== undefined}
                 onchange={(e) => set(entry, field.path, toPlaces(e.currentTarget.value), true)}

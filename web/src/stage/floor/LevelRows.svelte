@@ -1,24 +1,36 @@
 <script lang="ts">
+  import { ApiProblem, levelsUrl, readLevels } from '../../api/client';
   import type { RoomForm, RoomPlan } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Fold from '../../parts/Fold.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
   import type { PlanDesk } from './plan.svelte';
 
   interface Props {
     desk: PlanDesk;
+    jobId: string;
     room: RoomForm;
     plan: RoomPlan | undefined;
   }
 
-  let { desk, room, plan }: Props = $props();
+  let { desk, jobId, room, plan }: Props = $props();
+
+  let refused = $state.raw<ApiProblem | null>(null);
 
   const us = $derived(desk.units === 'US');
   const about = $derived(
     `Heights on a square grid, row by row from the first corner, ${us ? 'inches' : 'millimetres'} above any datum; paste them from a table. A foot apart they give F-numbers too.`,
   );
   const faults = $derived(
-    ['levels.step', 'levels.heights', 'levels.at.along', 'levels.at.off']
+    [
+      'levels.step',
+      'levels.heights',
+      'levels.fillTo',
+      'levels.fall',
+      'levels.at.along',
+      'levels.at.off',
+    ]
       .map((path) => desk.fault(room, path))
       .concat((room.levels?.heights ?? []).map((_, i) => desk.fault(room, `levels.heights[${i}]`)))
       .filter((f) => f !== undefined)
@@ -42,8 +54,9 @@
     const f = [report.fNumbers?.flatness, report.fNumbers?.levelness].filter(
       (x) => x !== undefined,
     );
+    const asked = [report.range, report.ponding, report.fill, report.toGrind, report.toDrain];
     return [
-      ...[report.range, report.ponding, report.fill].map((x) => ({ figure: x, text: x.text })),
+      ...asked.filter((x) => x !== undefined).map((x) => ({ figure: x, text: x.text })),
       ...f.map((x) => ({ figure: x, text: x.value.toFixed(1) })),
     ];
   });
@@ -54,6 +67,8 @@
       step: us ? "1'" : '0.5 m',
       columns: 2,
       heights: [],
+      fillTo: '',
+      fall: '',
     };
   }
 
@@ -71,6 +86,26 @@
     );
     desk.typing();
     void desk.save();
+  }
+
+  /** A table of readings, each with its place, or bare heights; asked of the server, which names what is wrong. */
+  async function readFile(event: Event & { currentTarget: HTMLInputElement }) {
+    const field = event.currentTarget;
+    const file = field.files?.[0];
+    if (!file) {
+      return;
+    }
+    try {
+      const { fillTo, fall } = room.levels ?? { fillTo: '', fall: '' };
+      room.levels = { ...(await readLevels(await file.text(), desk.units)), fillTo, fall };
+      refused = null;
+      desk.typing();
+      await desk.save();
+    } catch (e) {
+      refused = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+    } finally {
+      field.value = '';
+    }
   }
 
   function takeOut() {
@@ -94,6 +129,26 @@
         aria-invalid={faults.length > 0}
         onchange={(e) => read(e.currentTarget.value)}></textarea></label
     >
+    <div class="targets">
+      <label
+        ><span>Fill to</span>
+        <input
+          bind:value={room.levels.fillTo}
+          placeholder="the highest reading"
+          oninput={() => desk.typing()}
+          onchange={() => void desk.save()}
+        /></label
+      >
+      <label
+        ><span>Fall to the drain</span>
+        <input
+          bind:value={room.levels.fall}
+          placeholder={us ? '1/4 in per ft' : '1:48 or 20 mm/m'}
+          oninput={() => desk.typing()}
+          onchange={() => void desk.save()}
+        /></label
+      >
+    </div>
     {#each faults as fault (fault.field)}<em role="status"
         >{fault.value}: accepted is {fault.accepted}.</em
       >{/each}
@@ -114,10 +169,19 @@
         </ul>
       {/if}
     {/if}
+    {#if report && report.toDrain === undefined && room.levels.fall !== ''}
+      <p class="aside">A fall needs a drain: put one under “Not coated”.</p>
+    {/if}
     <Button kind="quiet" onclick={takeOut}>Take out the levels</Button>
+    {#if report}<a href={levelsUrl(jobId, room.id)} download>Levels as CSV</a>{/if}
   {:else}
     <Button onclick={begin}>Key in levels</Button>
   {/if}
+  <Trouble problem={refused} />
+  <label class="file"
+    ><span>Levels from a file (CSV)</span>
+    <input type="file" accept=".csv,text/csv" onchange={(e) => void readFile(e)} /></label
+  >
 </Fold>
 
 <style>
@@ -137,6 +201,33 @@
     background: #ffffff;
     font: inherit;
     font-size: 16px;
+  }
+
+  .targets {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 12px;
+  }
+
+  .targets input {
+    min-inline-size: 0;
+  }
+
+  .file {
+    margin-block-start: 8px;
+  }
+
+  a {
+    display: inline-flex;
+    align-items: center;
+    min-block-size: var(--tap);
+    padding: 0 10px;
+    font-weight: 600;
+  }
+
+  .aside {
+    font-size: 14px;
+    color: var(--ink-soft);
   }
 
   textarea[aria-invalid='true'] {

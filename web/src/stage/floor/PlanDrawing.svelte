@@ -7,12 +7,14 @@
     units: Units;
     /** Which wall is being typed, by run. */
     chosen: string;
+    /** Degrees that north lies to the right of up. */
+    north: number;
     onchoose: (run: string) => void;
     /** Done once the plan has followed. */
     onmove: (corner: number, x: number, y: number) => Promise<void>;
   }
 
-  let { plan, zones, units, chosen, onchoose, onmove }: Props = $props();
+  let { plan, zones, units, chosen, north, onchoose, onmove }: Props = $props();
 
   const MARGIN = 46;
   const FOOT = 0.3048;
@@ -391,6 +393,15 @@
         <circle class="corner" cx={px(c.x)} cy={py(c.y)} r="6" />
       </g>
     {/each}
+    <g
+      class="north"
+      transform="translate({width - 26} 34) rotate({north})"
+      aria-label="North"
+      role="img"
+    >
+      <path d="M0 16V-14M-6 -4L0 -14L6 -4" />
+      <text y="-18">N</text>
+    </g>
     <g class="bar" transform="translate(14 {height - 14})" aria-hidden="true">
       <path d="M0 -6V0H{bar.px}V-6" />
       <text x={bar.px + 8} y="1">{bar.text}</text>
@@ -485,6 +496,22 @@
 
   .line[data-kind='RAMP'] {
     stroke-dasharray: 3 3;
+  }
+
+  .line[data-kind='LIP'] {
+    stroke: var(--hold);
+    stroke-width: 3;
+    stroke-dasharray: 2 3;
+  }
+
+  .north path {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-width: 2;
+  }
+
+  .north text {
+    fill: var(--ink-soft);
   }
 
   .contour {

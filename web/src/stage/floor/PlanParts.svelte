@@ -33,6 +33,8 @@
       name,
       shape: 'plan',
       sides: {},
+      substrate: like?.substrate ?? 'BARE_CONCRETE',
+      use: like?.use ?? 'UNSAID',
       exposure: like?.exposure ?? 'INDOORS',
       dust: like?.dust ?? true,
       washWater: like?.washWater ?? true,

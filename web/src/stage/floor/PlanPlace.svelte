@@ -1,17 +1,17 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { planFileUrl, planSvgUrl } from '../../api/client';
   import type { JobView, Units, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import Button from '../../parts/Button.svelte';
-  import FigureButton from '../../parts/FigureButton.svelte';
-  import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
+  import DrawingDialog from './DrawingDialog.svelte';
   import EdgeRows from './EdgeRows.svelte';
   import FeatureRows from './FeatureRows.svelte';
   import LevelRows from './LevelRows.svelte';
   import PlanDrawing from './PlanDrawing.svelte';
   import PlanParts from './PlanParts.svelte';
+  import PlanResults from './PlanResults.svelte';
+  import PlanTools from './PlanTools.svelte';
   import SawRows from './SawRows.svelte';
   import WallTable from './WallTable.svelte';
   import { FEATURES } from './features';
@@ -33,6 +33,7 @@
   let chosen = $state('');
   let picked = $state('');
   let drawing = $state<PlanDrawing>();
+  let importing = $state(false);
 
   /** The room the zone stands in, until another is picked. */
   const home = $derived(
@@ -55,6 +56,8 @@
       cracks: [],
       cuts: [],
       marks: [],
+      gaps: [],
+      lips: [],
     };
     plans.draft.rooms.push({ id, name: id.replace('room-', 'Room '), ...nothing });
     picked = id;
@@ -94,6 +97,7 @@
       >Redo</Button
     >
     <Button onclick={newRoom}>New room</Button>
+    <Button onclick={() => (importing = true)}>From a drawing</Button>
   </div>
 </header>
 
@@ -119,72 +123,39 @@
           zones={job.zones}
           units={plans.units}
           {chosen}
+          north={plans.report?.north ?? 0}
           onchoose={(run) => (chosen = run)}
           onmove={(corner, x, y) => plans.moveCorner(plan.id, corner, x, y)}
         />
-        <div class="tools under">
-          <Button onclick={() => drawing?.zoom(1.3)}>Nearer</Button>
-          <Button onclick={() => drawing?.zoom(1 / 1.3)}>Farther</Button>
-          <Button onclick={() => drawing?.fitAll()}>Whole room</Button>
-          <a href={planSvgUrl(job.id, plan.id)} download="plan.svg">SVG, 1:50</a>
-          <a href={planFileUrl(job.id)} download>GeoJSON</a>
-        </div>
-        <div class="closing" data-method={plan.closed.method}>
-          {#if plan.doubts.length === 0}
-            <Mark mark="GO" word={plan.closing.ratio === '' ? 'closes' : 'closes well enough'} />
-          {:else}
-            <Mark mark="HOLD" />
-          {/if}
-          {#if plan.closing.ratio !== ''}
-            <span
-              >misses by <FigureButton figure={plan.closing.misclosure} />, {plan.closing.ratio}; up
-              to <FigureButton figure={plan.closing.tolerance} /> is shared out</span
-            >
-          {/if}
-          {#if plan.closed.method === 'ADJUSTED'}<span>adjusted with its checks</span>{/if}
-        </div>
-        {#each plan.doubts as doubt, i (`${doubt.rule} ${i}`)}
-          <div class="doubt">
-            <b>{doubt.title}</b>: {doubt.measured}; needed {doubt.needed}.
-            <p>{doubt.why} <b>{doubt.remedy}</b></p>
-          </div>
-        {/each}
-        <dl>
-          {#each [plan.quantities.gross, plan.quantities.net, plan.quantities.trueArea, plan.quantities.perimeter, ...plan.quantities.lengths, ...plan.quantities.fills] as figure (figure.label)}
-            <div>
-              <dt>{figure.label}</dt>
-              <dd><FigureButton {figure} /> <small>{figure.also}</small></dd>
-            </div>
-          {/each}
-        </dl>
-        {#each plan.slopes as slope (slope.id)}
-          <p class="check">
-            <Mark mark={slope.fits ? 'GO' : 'STOP'} word={slope.ratio} />
-            <b>{slope.name}</b>: {slope.word} (<FigureButton figure={slope.slope} />). Local rules
-            decide.
-          </p>
-        {/each}
-        {#if plan.joints.joints > 0}
-          <p class="check">
-            <Mark
-              mark={plan.joints.lost > 0 ? 'STOP' : plan.joints.toCut > 0 ? 'WATCH' : 'GO'}
-              word="joints"
-            />
-            {plan.joints.marked} marked, {plan.joints.buried} buried, {plan.joints.recut} cut again of
-            {plan.joints.joints}{plan.joints.toCut > 0
-              ? `: ${plan.joints.toCut} still to cut`
-              : ''}{plan.joints.lost > 0 ? `, ${plan.joints.lost} buried without a mark` : ''}.
-          </p>
-        {/if}
+        <PlanTools
+          jobId={job.id}
+          {plan}
+          onzoom={(by) => drawing?.zoom(by)}
+          onfit={() => drawing?.fitAll()}
+        />
+        <PlanResults {plan} />
         <PlanParts desk={plans} {job} {plan} />
       {:else}
         <p class="empty">Two walls, and the plan begins to show.</p>
       {/if}
     </div>
     <div>
-      <label class="roomname"
-        >Room <input bind:value={shown.form.name} onchange={() => void plans.save()} /></label
-      >
+      <div class="roomname">
+        <label>Room <input bind:value={shown.form.name} onchange={() => void plans.save()} /></label
+        >
+        <label
+          >North <input
+            class="north"
+            inputmode="decimal"
+            placeholder="0°"
+            title="Degrees that north lies to the right of up"
+            aria-invalid={plans.problem?.faults.some((f) => f.field === 'north')}
+            bind:value={plans.draft.north}
+            oninput={() => plans.typing()}
+            onchange={() => void plans.save()}
+          /></label
+        >
+      </div>
       <WallTable
         desk={plans}
         room={shown.form}
@@ -197,7 +168,7 @@
         <FeatureRows desk={plans} room={shown.form} {plan} {kind} />
       {/each}
       <EdgeRows desk={plans} room={shown.form} {plan} />
-      <LevelRows desk={plans} room={shown.form} {plan} />
+      <LevelRows desk={plans} jobId={job.id} room={shown.form} {plan} />
       {#if plan}<SawRows desk={plans} jobId={job.id} room={shown.form} {plan} />{/if}
     </div>
   </div>
@@ -206,6 +177,10 @@
     Nothing is on the plan yet. Put a zone of typed sides on it and walk on from there, or begin a
     room of its own.
   </p>
+{/if}
+
+{#if importing}
+  <DrawingDialog desk={plans} onclose={() => (importing = false)} />
 {/if}
 
 {#if plans.loaded && typedZones.length > 0}
@@ -268,67 +243,35 @@
     margin-inline-start: auto;
   }
 
-  .under {
-    margin-block: 8px;
-    align-items: center;
-  }
-
-  .under a {
-    display: inline-flex;
-    align-items: center;
-    min-block-size: var(--tap);
-    padding: 0 8px;
-  }
-
   .columns {
     display: grid;
     grid-template-columns: minmax(0, 1.25fr) minmax(340px, 1fr);
     gap: 28px;
   }
 
-  .closing {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: baseline;
-    gap: 4px 16px;
-    padding-block: 8px;
-    border-block-end: 4px solid var(--go);
-  }
-
-  .closing[data-method='OPEN'] {
-    border-color: var(--hold);
-  }
-
-  .doubt {
-    padding: 8px 12px;
-    background: var(--hold-wash);
-    margin-block-start: 8px;
-  }
-
-  dl {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-    gap: 10px 20px;
-    padding-block-start: 14px;
-  }
-
-  dt {
-    font-size: 13px;
-    color: var(--ink-soft);
-  }
-
-  small,
   .empty {
     color: var(--ink-soft);
   }
 
   .roomname {
     display: grid;
+    grid-template-columns: 1fr auto;
+    gap: 16px;
+    margin-block-end: 8px;
+  }
+
+  .roomname label {
+    display: grid;
     grid-template-columns: auto 1fr;
-    gap: 12px;
+    gap: 10px;
     align-items: center;
     font-weight: 500;
-    margin-block-end: 8px;
+    min-inline-size: 0;
+  }
+
+  .roomname .north {
+    inline-size: 64px;
+    text-align: center;
   }
 
   .roomname input {
@@ -338,15 +281,6 @@
     border: 1px solid var(--line-strong);
     border-radius: var(--radius);
     background: #ffffff;
-  }
-
-  .check {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px 10px;
-    align-items: baseline;
-    padding-block: 6px;
-    border-block-start: 1px solid var(--line);
   }
 
   .typed p {

@@ -46,6 +46,7 @@
         marked: false,
         buried: false,
         recut: false,
+        parts: false,
       });
     }
     proposed = null;

@@ -15,6 +15,7 @@
 
   let turn = $state('L');
   let length = $state('');
+  let across = $state('');
   let field = $state<HTMLInputElement>();
 
   const letter = (i: number) => {
@@ -37,6 +38,22 @@
     field?.focus();
   }
 
+  /** A round floor is walked as two half circles of its diameter. */
+  function addRound(event: SubmitEvent) {
+    event.preventDefault();
+    if (across.trim() === '') {
+      return;
+    }
+    const half = { kind: 'half', side: 'right', measures: [] };
+    room.runs = [
+      { id: 'w1', length: across, turn: 'S', bow: half },
+      { id: 'w2', length: across, turn: 'L 180', bow: { ...half } },
+    ];
+    across = '';
+    desk.typing();
+    void desk.save();
+  }
+
   /** One key for a square corner, while nothing is typed yet. */
   function oneKey(event: KeyboardEvent) {
     if (length === '' && /^[lrs]$/i.test(event.key)) {
@@ -54,10 +71,13 @@
     if (kind === '') {
       delete run.bow;
     } else {
-      run.bow = { kind, side: run.bow?.side ?? 'right', measures: run.bow?.measures ?? [''] };
+      const measures = kind === 'half' ? [] : run.bow?.measures.length ? run.bow.measures : [''];
+      run.bow = { kind, side: run.bow?.side ?? 'right', measures };
     }
     desk.typing();
-    void desk.save();
+    if (kind === '' || kind === 'half') {
+      void desk.save();
+    }
   }
 </script>
 
@@ -103,6 +123,7 @@
             onchange={(e) => bow(run, e.currentTarget.value)}
           >
             <option value="">straight</option>
+            <option value="half">half circle</option>
             <option value="rise">by rise</option>
             <option value="radius">by radius</option>
             <option value="offsets">by offsets</option>
@@ -126,22 +147,24 @@
               <option value="left">to the left</option>
               <option value="right">to the right</option>
             </select>
-            <input
-              aria-label="{run.bow.kind === 'offsets'
-                ? 'Offsets'
-                : run.bow.kind === 'rise'
-                  ? 'Rise'
-                  : 'Radius'} of {letter(i)}"
-              placeholder={run.bow.kind === 'offsets' ? '1; 2; 1' : '8"'}
-              value={run.bow.measures.join('; ')}
-              oninput={(e) => {
-                if (run.bow) {
-                  run.bow.measures = e.currentTarget.value.split(';').map((m) => m.trim());
-                }
-                desk.typing();
-              }}
-              onchange={() => void desk.save()}
-            />
+            {#if run.bow.kind !== 'half'}
+              <input
+                aria-label="{run.bow.kind === 'offsets'
+                  ? 'Offsets'
+                  : run.bow.kind === 'rise'
+                    ? 'Rise'
+                    : 'Radius'} of {letter(i)}"
+                placeholder={run.bow.kind === 'offsets' ? '1; 2; 1' : '8"'}
+                value={run.bow.measures.join('; ')}
+                oninput={(e) => {
+                  if (run.bow) {
+                    run.bow.measures = e.currentTarget.value.split(';').map((m) => m.trim());
+                  }
+                  desk.typing();
+                }}
+                onchange={() => void desk.save()}
+              />
+            {/if}
           </td>
         </tr>
       {/if}
@@ -169,6 +192,17 @@
   />
   <Button type="submit" kind="main">Add wall</Button>
 </form>
+{#if room.runs.length === 0}
+  <form class="round" onsubmit={addRound}>
+    <b>or round</b>
+    <input
+      bind:value={across}
+      aria-label="Diameter of a round floor"
+      placeholder={desk.units === 'US' ? `16'` : '5 m'}
+    />
+    <Button type="submit">Add circle</Button>
+  </form>
+{/if}
 <p>
   L and R turn a square corner with one key; L 45 or R 22.5 any other. Walk with the floor on your
   left, and end where you began.
@@ -266,6 +300,11 @@
     margin-block-start: 8px;
     padding-block-start: 8px;
     border-block-start: 2px solid var(--ink);
+  }
+
+  form.round {
+    grid-template-columns: auto minmax(0, 1fr) auto;
+    border-block-start-width: 1px;
   }
 
   p {

@@ -26,6 +26,8 @@
     name: '',
     shape: 'rectangle',
     sides: { length: '', width: '', cutLength: '', cutWidth: '' },
+    substrate: 'BARE_CONCRETE',
+    use: 'UNSAID',
     exposure: 'INDOORS',
     dust: true,
     washWater: true,
@@ -143,6 +145,12 @@
       </p>
     {/if}
     <div class="grid">
+      <ChoiceEntry
+        label="Made of"
+        choices={known.view?.substrates ?? []}
+        bind:value={draft.substrate}
+      />
+      <ChoiceEntry label="Used as" choices={known.view?.uses ?? []} bind:value={draft.use} />
       <ChoiceEntry
         label="Exposure"
         choices={known.view?.exposures ?? []}

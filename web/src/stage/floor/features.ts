@@ -3,7 +3,16 @@ import type { RoomForm, Units } from '../../api/types';
 /** What can stand in a room, and how each is keyed in. A new kind is one more entry here and one list of the form. */
 
 export type FeatureList =
-  'checks' | 'openings' | 'doors' | 'cuts' | 'joints' | 'cracks' | 'ramps' | 'stairs';
+  | 'checks'
+  | 'openings'
+  | 'doors'
+  | 'cuts'
+  | 'joints'
+  | 'cracks'
+  | 'ramps'
+  | 'stairs'
+  | 'gaps'
+  | 'lips';
 
 export interface FeatureField {
   /** Where in the entry: {@code at.along}. */
@@ -14,6 +23,8 @@ export interface FeatureField {
   hint?: string;
   /** May stay empty. */
   optional?: boolean;
+  /** May stay empty where this other field says something. */
+  unless?: string;
 }
 
 export interface FeatureKind {
@@ -32,6 +43,14 @@ const text = (path: string, label: string, hint = ''): FeatureField => ({
   kind: 'text',
   hint,
 });
+const PLACES = "along, off; along, off: 3', 4'; 5', 6'";
+const line = (path: string, label: string): FeatureField => ({
+  path,
+  label,
+  kind: 'line',
+  hint: PLACES,
+});
+const tick = (path: string, label: string): FeatureField => ({ path, label, kind: 'tick' });
 const placed = (path: string, what = ''): FeatureField[] => [
   text(`${path}.along`, `${what}Along A–B`.trim()),
   text(`${path}.off`, `${what}Off it`.trim()),
@@ -58,8 +77,17 @@ export const FEATURES: readonly FeatureKind[] = [
     list: 'openings',
     title: 'Not coated',
     add: 'Cut-out',
-    about: 'Columns, drains, fixtures, pits. A round one has a diameter and no width.',
-    fresh: () => ({ name: 'Column', kind: 'COLUMN', at: spot(), length: '', width: '', turn: '' }),
+    about:
+      'Columns, drains, fixtures, pits. A round one has a diameter and no width; any other shape is told by its corners instead.',
+    fresh: () => ({
+      name: 'Column',
+      kind: 'COLUMN',
+      at: spot(),
+      length: '',
+      width: '',
+      turn: '',
+      corners: [],
+    }),
     fields: [
       text('name', 'Name'),
       {
@@ -73,9 +101,11 @@ export const FEATURES: readonly FeatureKind[] = [
           { id: 'CUT_OUT', label: 'Cut-out' },
         ],
       },
-      ...placed('at'),
-      text('length', 'Length or diameter'),
+      ...placed('at').map((f) => ({ ...f, unless: 'corners' })),
+      { ...text('length', 'Length or diameter'), unless: 'corners' },
       { ...text('width', 'Width', 'empty: round'), optional: true },
+      { ...text('turn', 'Turned', 'L 45'), optional: true },
+      { ...line('corners', 'Corners'), optional: true },
     ],
   },
   {
@@ -88,22 +118,29 @@ export const FEATURES: readonly FeatureKind[] = [
       { path: 'run', label: 'Wall', kind: 'wall' },
       text('along', 'Along it'),
       text('width', 'Width'),
-      { path: 'exit', label: 'Way out', kind: 'tick' },
+      tick('exit', 'Way out'),
     ],
   },
   {
     list: 'cuts',
     title: 'Zone lines',
     add: 'Line',
-    about: 'Parts one zone from the next, from wall to wall through two places.',
-    fresh: () => ({ from: spot(), to: spot() }),
-    fields: [...placed('from', 'From: '), ...placed('to', 'To: ')],
+    about:
+      'Parts one zone from the next, from wall to wall through two places or more. A ring goes back to where it began, round a zone within the floor.',
+    fresh: () => ({ from: spot(), to: spot(), more: [], ring: false }),
+    fields: [
+      ...placed('from', 'From: '),
+      ...placed('to', 'To: '),
+      { ...line('more', 'And on through'), optional: true },
+      tick('ring', 'Ring'),
+    ],
   },
   {
     list: 'joints',
     title: 'Joints',
     add: 'Joint',
-    about: 'As many must be cut again as were buried, and as many buried as were marked.',
+    about:
+      'As many must be cut again as were buried, and as many buried as were marked. One that parts zones goes on from wall to wall.',
     fresh: (_room, units) => ({
       kind: 'CONTROL',
       from: spot(),
@@ -113,6 +150,7 @@ export const FEATURES: readonly FeatureKind[] = [
       marked: false,
       buried: false,
       recut: false,
+      parts: false,
     }),
     fields: [
       {
@@ -129,9 +167,10 @@ export const FEATURES: readonly FeatureKind[] = [
       ...placed('to', 'To: '),
       text('width', 'Width'),
       text('depth', 'Depth'),
-      { path: 'marked', label: 'Marked', kind: 'tick' },
-      { path: 'buried', label: 'Buried', kind: 'tick' },
-      { path: 'recut', label: 'Cut again', kind: 'tick' },
+      tick('marked', 'Marked'),
+      tick('buried', 'Buried'),
+      tick('recut', 'Cut again'),
+      tick('parts', 'Parts zones'),
     ],
   },
   {
@@ -146,15 +185,10 @@ export const FEATURES: readonly FeatureKind[] = [
       moving: false,
     }),
     fields: [
-      {
-        path: 'line',
-        label: 'Places',
-        kind: 'line',
-        hint: "along, off; along, off: 3', 4'; 5', 6'",
-      },
+      line('line', 'Places'),
       text('width', 'Width'),
       text('depth', 'Depth'),
-      { path: 'moving', label: 'Moving', kind: 'tick' },
+      tick('moving', 'Moving'),
     ],
   },
   {
@@ -185,5 +219,26 @@ export const FEATURES: readonly FeatureKind[] = [
       text('riser', 'Riser'),
       text('tread', 'Tread'),
     ],
+  },
+  {
+    list: 'lips',
+    title: 'Lips',
+    add: 'Lip',
+    about: 'Where one surface stands above the next: upright, bevelled or ramped, by its height.',
+    fresh: () => ({ name: 'Lip', from: spot(), to: spot(), height: '' }),
+    fields: [
+      text('name', 'Name'),
+      ...placed('from', 'From: '),
+      ...placed('to', 'To: '),
+      text('height', 'Height'),
+    ],
+  },
+  {
+    list: 'gaps',
+    title: 'Under a straightedge',
+    add: 'Gap',
+    about: 'The widest gap under an edge of 10 ft, or of 12 in, and where its middle lay.',
+    fresh: (_room, units) => ({ at: spot(), edge: units === 'US' ? "10'" : '3 m', gap: '' }),
+    fields: [...placed('at'), text('edge', 'Straightedge'), text('gap', 'Widest gap')],
   },
 ];

@@ -135,6 +135,17 @@ export class PlanDesk {
     );
   }
 
+  /** Puts a drawing's rooms on the plan; answers what was not taken over. */
+  trace(drawing: { text: string; unit: string; roles: Record<string, string> }): Promise<string[]> {
+    let left: string[] = [];
+    return this.#queue(async () => {
+      const traced = await api.traceDrawing(this.#jobId, newKey(), this.#version, drawing);
+      left = traced.left;
+      this.#take(traced.plan);
+      await this.#desk.load();
+    }).then(() => left);
+  }
+
   /** Lets go of the draft and takes the plan as it is stored. */
   async takeTheirs(): Promise<void> {
     await this.load();
@@ -144,11 +155,13 @@ export class PlanDesk {
   #queue(write: () => Promise<void>): Promise<void> {
     this.#waiting++;
     this.busy = true;
-    this.#last = this.#last.then(write).finally(() => {
+    const done = this.#last.then(write).finally(() => {
       this.#waiting--;
       this.busy = this.#waiting > 0;
     });
-    return this.#last;
+    // what one write was refused for is its own sender's to know; the next goes on
+    this.#last = done.catch(() => undefined);
+    return done;
   }
 
   /** @param sent the draft as it was sent; what was typed since stays */

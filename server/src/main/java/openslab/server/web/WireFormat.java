@@ -8,6 +8,7 @@ import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
@@ -50,15 +51,12 @@ public class WireFormat {
             List<StepView> steps,
             SourceView source) {
         static FigureView of(Figure f) {
-            List<StepView> steps = f.lines().stream()
-                    .map(l -> new StepView(
-                            l.symbol(),
-                            l.meaning(),
-                            l.formula(),
-                            l.isGiven() ? "" : f.substituted(l),
-                            l.shown(),
-                            also(l, f)))
-                    .toList();
+            List<String> numbers = f.substituted();
+            var steps = new ArrayList<StepView>(numbers.size());
+            for (int i = 0; i < numbers.size(); i++) {
+                Line l = f.lines().get(i);
+                steps.add(new StepView(l.symbol(), l.meaning(), l.formula(), numbers.get(i), l.shown(), also(l, f)));
+            }
             return new FigureView(
                     f.label(), f.text(), f.also(), f.value(), f.unit().symbol(), steps, SourceView.of(f.source()));
         }

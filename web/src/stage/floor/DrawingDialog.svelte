@@ -1,0 +1,174 @@
+<script lang="ts">
+  import { ApiProblem, layerRoles, offerDrawing } from '../../api/client';
+  import type { DrawingOffer, Named } from '../../api/types';
+  import Button from '../../parts/Button.svelte';
+  import Dialog from '../../parts/Dialog.svelte';
+  import Entry from '../../parts/Entry.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
+  import OfferedDrawing from './OfferedDrawing.svelte';
+  import type { PlanDesk } from './plan.svelte';
+
+  interface Props {
+    desk: PlanDesk;
+    onclose: () => void;
+  }
+
+  let { desk, onclose }: Props = $props();
+
+  let files = $state<FileList>();
+  let text = '';
+  let offer = $state.raw<DrawingOffer | null>(null);
+  let roles = $state<Record<string, string>>({});
+  let choices = $state.raw<readonly Named[]>([]);
+  let unit = $state('');
+  let problem = $state.raw<ApiProblem | null>(null);
+  let busy = $state(false);
+  let left = $state.raw<readonly string[] | null>(null);
+
+  const size = (metres: number) => metres.toLocaleString('en', { maximumFractionDigits: 2 });
+
+  async function attempt(work: () => Promise<void>) {
+    busy = true;
+    problem = null;
+    try {
+      await work();
+    } catch (e) {
+      problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+    } finally {
+      busy = false;
+    }
+  }
+
+  function read() {
+    offer = null;
+    left = null;
+    return attempt(async () => {
+      text = (await files?.[0]?.text()) ?? '';
+      const read = await offerDrawing(text);
+      choices = await layerRoles();
+      roles = Object.fromEntries(read.layers.map((l) => [l.name, l.role]));
+      unit = read.unit;
+      offer = read;
+    });
+  }
+
+  function take(event: SubmitEvent) {
+    event.preventDefault();
+    return attempt(async () => {
+      left = await desk.trace({ text, unit, roles });
+      if (left.length === 0) {
+        onclose();
+      }
+    });
+  }
+</script>
+
+<Dialog title="Rooms from a drawing" {onclose}>
+  <form onsubmit={(e) => void take(e)}>
+    <Entry label="Drawing" hint="DXF (ASCII, release 12 to 2000) or GeoJSON in local metres">
+      {#snippet children(a)}
+        <input
+          id={a.id}
+          type="file"
+          accept=".dxf,.geojson,.json"
+          bind:files
+          onchange={() => void read()}
+          aria-describedby={a.describedby}
+        />
+      {/snippet}
+    </Entry>
+    {#if busy}<p role="status">Reading the drawing…</p>{/if}
+    <Trouble {problem} />
+    {#if left}
+      <p role="status">
+        The rooms are on the plan. Not taken over: {left.join('; ')}. Undo takes them off again.
+      </p>
+      <Button kind="main" onclick={onclose}>To the plan</Button>
+    {:else if offer}
+      <OfferedDrawing {offer} {roles} />
+      <label class="unit">
+        <span>Drawn in</span>
+        <select bind:value={unit} required>
+          {#if unit === ''}<option value="">the file does not say: choose</option>{/if}
+          {#each offer.units as u (u)}<option value={u}>{u}</option>{/each}
+        </select>
+        <span>{size(offer.width)} by {size(offer.height)} {unit || 'of what?'}</span>
+      </label>
+      <table>
+        <thead><tr><th>layer</th><th>lines</th><th>on the plan</th></tr></thead>
+        <tbody>
+          {#each offer.layers as layer (layer.name)}
+            <tr>
+              <th scope="row">{layer.name}</th>
+              <td>{layer.lines}</td>
+              <td>
+                <select aria-label="Layer {layer.name}" bind:value={roles[layer.name]}>
+                  {#each choices as role (role.id)}<option value={role.id}>{role.label}</option
+                    >{/each}
+                </select>
+              </td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+      {#if offer.skipped.length > 0}
+        <p class="aside">No lines on a floor, so left out: {offer.skipped.join(', ')}.</p>
+      {/if}
+      <Button kind="main" type="submit" disabled={busy || unit === ''}>Put on the plan</Button>
+    {/if}
+  </form>
+</Dialog>
+
+<style>
+  form {
+    display: grid;
+    gap: 12px;
+    justify-items: start;
+  }
+
+  .unit {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 10px;
+    align-items: center;
+    font-weight: 500;
+  }
+
+  select {
+    min-block-size: var(--tap);
+    padding: 4px 8px;
+    border: 1px solid var(--line-strong);
+    border-radius: var(--radius);
+    background: #ffffff;
+    font: inherit;
+  }
+
+  table {
+    inline-size: 100%;
+    border-collapse: collapse;
+  }
+
+  thead th {
+    font-size: 13px;
+    font-weight: 500;
+    color: var(--ink-soft);
+  }
+
+  th {
+    text-align: start;
+    overflow-wrap: anywhere;
+  }
+
+  tbody tr {
+    border-block-start: 1px solid var(--line);
+  }
+
+  td {
+    padding: 4px 8px 4px 0;
+  }
+
+  .aside {
+    color: var(--ink-soft);
+    font-size: 14px;
+  }
+</style>
