@@ -10,7 +10,8 @@
 
   interface Props {
     desk: PlanDesk;
-    onclose: () => void;
+    /** @param rooms how many were put on the plan */
+    onclose: (rooms: number) => void;
   }
 
   let { desk, onclose }: Props = $props();
@@ -23,6 +24,7 @@
   let unit = $state('');
   let problem = $state.raw<ApiProblem | null>(null);
   let busy = $state(false);
+  let taken = 0;
   let left = $state.raw<readonly string[] | null>(null);
 
   const size = (metres: number) => metres.toLocaleString('en', { maximumFractionDigits: 2 });
@@ -55,15 +57,17 @@
   function take(event: SubmitEvent) {
     event.preventDefault();
     return attempt(async () => {
+      const before = desk.draft.rooms.length;
       left = await desk.trace({ text, unit, roles });
+      taken = desk.draft.rooms.length - before;
       if (left.length === 0) {
-        onclose();
+        onclose(taken);
       }
     });
   }
 </script>
 
-<Dialog title="Rooms from a drawing" {onclose}>
+<Dialog title="Rooms from a drawing" onclose={() => onclose(taken)}>
   <form onsubmit={(e) => void take(e)}>
     <Entry label="Drawing" hint="DXF (ASCII, release 12 to 2000) or GeoJSON in local metres">
       {#snippet children(a)}
@@ -83,7 +87,7 @@
       <p role="status">
         The rooms are on the plan. Not taken over: {left.join('; ')}. Undo takes them off again.
       </p>
-      <Button kind="main" onclick={onclose}>To the plan</Button>
+      <Button kind="main" onclick={() => onclose(taken)}>To the plan</Button>
     {:else if offer}
       <OfferedDrawing {offer} {roles} />
       <label class="unit">

@@ -89,7 +89,7 @@
         });
 </script>
 
-<Fold title={kind.title} count={entries.length} about={kind.about} open={entries.length > 0}>
+<Fold title={kind.title} count={entries.length} about={kind.about}>
   {#each entries as entry, i (entry.id)}
     <fieldset>
       <legend>{kind.add} {i + 1}</legend>

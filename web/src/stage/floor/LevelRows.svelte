@@ -115,7 +115,7 @@
   }
 </script>
 
-<Fold title="Levels" {about} open={room.levels !== undefined}>
+<Fold title="Levels" {about}>
   {#if room.levels}
     <label
       ><span>Apart</span>

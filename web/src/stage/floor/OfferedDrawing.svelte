@@ -10,7 +10,7 @@
   let { offer, roles }: Props = $props();
 
   const WIDE = 590;
-  const HIGH = 240;
+  const HIGH = 200;
   const M = 8;
 
   const low = $derived(
@@ -27,11 +27,14 @@
       (HIGH - 2 * M) / Math.max(offer.height, 1e-6),
     ),
   );
+  /** In the middle, whichever way it is longer. */
+  const left = $derived((WIDE - offer.width * k) / 2);
+  const foot = $derived((HIGH + offer.height * k) / 2);
   const path = (line: DrawingOffer['lines'][number]) =>
     line.points
       .map(
         (p, i) =>
-          `${i === 0 ? 'M' : 'L'}${(M + (p.x - low.x) * k).toFixed(1)} ${(HIGH - M - (p.y - low.y) * k).toFixed(1)}`,
+          `${i === 0 ? 'M' : 'L'}${(left + (p.x - low.x) * k).toFixed(1)} ${(foot - (p.y - low.y) * k).toFixed(1)}`,
       )
       .join('') + (line.closed ? 'Z' : '');
 </script>

@@ -85,6 +85,38 @@
       return { ...wall, points, a, m, out, turn, room: length * view.k };
     }),
   );
+  /** Lengths that have room to be read: where two would lie over one another, the longer wall's stays. */
+  const readable = $derived.by(() => {
+    const taken: { x: number; y: number; r: number }[] = [];
+    const shown: Record<string, boolean> = {};
+    for (const wall of walls.filter((w) => w.room > 30).sort((a, b) => b.room - a.room)) {
+      const half = wall.text.length * 3.7;
+      const angle = (wall.turn * Math.PI) / 180;
+      const at = labelAt(wall);
+      // three circles along the words
+      const own = [-half * 0.7, 0, half * 0.7].map((d) => ({
+        x: at.x + d * Math.cos(angle),
+        y: at.y + d * Math.sin(angle),
+        r: 9,
+      }));
+      const free = own.every((o) =>
+        taken.every((t) => Math.hypot(t.x - o.x, t.y - o.y) > t.r + o.r),
+      );
+      shown[wall.run] = free;
+      if (free) {
+        taken.push(...own);
+      }
+    }
+    return shown;
+  });
+
+  function labelAt(wall: { m: Corner; out: Corner }) {
+    return {
+      x: px(wall.m.x) + wall.out.x * handed * 16,
+      y: py(wall.m.y) - wall.out.y * handed * 16,
+    };
+  }
+
   /** From a corner into the room, for its letter. */
   function inward(i: number) {
     const [a, b, c] = [corners[(i + n - 1) % n], corners[i], corners[(i + 1) % n]];
@@ -346,12 +378,12 @@
         d={path(wall.points, false)}
         onclick={() => onchoose(wall.run)}
       />
-      {#if wall.room > 34}
+      {#if readable[wall.run]}
+        {@const at = labelAt(wall)}
         <text
           class="length"
           class:chosen={wall.run === chosen}
-          transform="translate({px(wall.m.x) + wall.out.x * handed * 16} {py(wall.m.y) -
-            wall.out.y * handed * 16}) rotate({wall.turn})"
+          transform="translate({at.x} {at.y}) rotate({wall.turn})"
           dy="5">{drag && (drag.corner === i || drag.corner === (i + 1) % n) ? '' : wall.text}</text
         >
       {/if}
@@ -395,12 +427,12 @@
     {/each}
     <g
       class="north"
-      transform="translate({width - 26} 34) rotate({north})"
+      transform="translate({width - 34} 40) rotate({north})"
       aria-label="North"
       role="img"
     >
-      <path d="M0 16V-14M-6 -4L0 -14L6 -4" />
-      <text y="-18">N</text>
+      <path d="M0 16V-12M-6 -2L0 -12L6 -2" />
+      <text transform="translate(0 -22) rotate({-north})" dy="6">N</text>
     </g>
     <g class="bar" transform="translate(14 {height - 14})" aria-hidden="true">
       <path d="M0 -6V0H{bar.px}V-6" />

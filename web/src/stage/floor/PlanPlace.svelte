@@ -63,6 +63,14 @@
     picked = id;
   }
 
+  /** A drawing's first room is shown, if it brought one. */
+  function closeDrawing(rooms: number) {
+    importing = false;
+    if (rooms > 0) {
+      picked = plans.draft.rooms.at(-rooms)?.id ?? '';
+    }
+  }
+
   function onkeydown(event: KeyboardEvent) {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
       const way = event.shiftKey ? 'redo' : 'undo';
@@ -180,7 +188,7 @@
 {/if}
 
 {#if importing}
-  <DrawingDialog desk={plans} onclose={() => (importing = false)} />
+  <DrawingDialog desk={plans} onclose={closeDrawing} />
 {/if}
 
 {#if plans.loaded && typedZones.length > 0}

@@ -114,10 +114,6 @@
   }
 
   .check {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px 10px;
-    align-items: baseline;
     padding-block: 6px;
     border-block-start: 1px solid var(--line);
   }

@@ -14,6 +14,12 @@
   let { desk, room, plan, chosen, onchoose }: Props = $props();
 
   let turn = $state('L');
+  const TURNS = [
+    { word: 'L', means: 'Left, square' },
+    { word: 'S', means: 'Straight on' },
+    { word: 'R', means: 'Right, square' },
+  ] as const;
+
   let length = $state('');
   let across = $state('');
   let field = $state<HTMLInputElement>();
@@ -136,35 +142,36 @@
         >
       </tr>
       {#if run.bow}
-        <tr class="bow">
-          <td></td>
-          <td colspan="4">
-            <select
-              aria-label="Side of the curve of {letter(i)}"
-              bind:value={run.bow.side}
-              onchange={() => void desk.save()}
-            >
-              <option value="left">to the left</option>
-              <option value="right">to the right</option>
-            </select>
-            {#if run.bow.kind !== 'half'}
-              <input
-                aria-label="{run.bow.kind === 'offsets'
-                  ? 'Offsets'
-                  : run.bow.kind === 'rise'
-                    ? 'Rise'
-                    : 'Radius'} of {letter(i)}"
-                placeholder={run.bow.kind === 'offsets' ? '1; 2; 1' : '8"'}
-                value={run.bow.measures.join('; ')}
-                oninput={(e) => {
-                  if (run.bow) {
-                    run.bow.measures = e.currentTarget.value.split(';').map((m) => m.trim());
-                  }
-                  desk.typing();
-                }}
+        <tr>
+          <td colspan="5">
+            <div class="bow">
+              <select
+                aria-label="Side of the curve of {letter(i)}"
+                bind:value={run.bow.side}
                 onchange={() => void desk.save()}
-              />
-            {/if}
+              >
+                <option value="left">to the left</option>
+                <option value="right">to the right</option>
+              </select>
+              {#if run.bow.kind !== 'half'}
+                <input
+                  aria-label="{run.bow.kind === 'offsets'
+                    ? 'Offsets'
+                    : run.bow.kind === 'rise'
+                      ? 'Rise'
+                      : 'Radius'} of {letter(i)}"
+                  placeholder={run.bow.kind === 'offsets' ? '1; 2; 1' : '8"'}
+                  value={run.bow.measures.join('; ')}
+                  oninput={(e) => {
+                    if (run.bow) {
+                      run.bow.measures = e.currentTarget.value.split(';').map((m) => m.trim());
+                    }
+                    desk.typing();
+                  }}
+                  onchange={() => void desk.save()}
+                />
+              {/if}
+            </div>
           </td>
         </tr>
       {/if}
@@ -177,20 +184,39 @@
 
 <form onsubmit={add}>
   <b>next</b>
-  <input
-    class="turn"
-    aria-label="Turn of the next wall"
-    bind:value={() => (room.runs.length === 0 ? 'S' : turn), (v) => (turn = v)}
-    disabled={room.runs.length === 0}
-  />
-  <input
-    bind:this={field}
-    bind:value={length}
-    aria-label="Length of the next wall"
-    placeholder={desk.units === 'US' ? `12' 4-1/2"` : '3.76 m'}
-    onkeydown={oneKey}
-  />
-  <Button type="submit" kind="main">Add wall</Button>
+  <div class="turns" role="group" aria-label="Turn of the next wall">
+    {#each TURNS as { word, means } (word)}
+      <button
+        type="button"
+        aria-pressed={turn === word}
+        aria-label={means}
+        disabled={room.runs.length === 0}
+        onclick={() => {
+          turn = word;
+          field?.focus();
+        }}>{word}</button
+      >
+    {/each}
+    <input
+      class="turn"
+      aria-label="Any other turn of the next wall"
+      placeholder="R 45"
+      bind:value={
+        () => (TURNS.some((t) => t.word === turn) ? '' : turn), (v) => (turn = v === '' ? 'L' : v)
+      }
+      disabled={room.runs.length === 0}
+    />
+  </div>
+  <div class="pull">
+    <input
+      bind:this={field}
+      bind:value={length}
+      aria-label="Length of the next wall"
+      placeholder={desk.units === 'US' ? `12' 4-1/2"` : '3.76 m'}
+      onkeydown={oneKey}
+    />
+    <Button type="submit" kind="main">Add wall</Button>
+  </div>
 </form>
 {#if room.runs.length === 0}
   <form class="round" onsubmit={addRound}>
@@ -273,13 +299,10 @@
     padding: 0 4px;
   }
 
-  .bow td {
+  .bow {
     display: flex;
     gap: 6px;
-  }
-
-  .bow td:empty {
-    display: none;
+    padding-inline-start: 38px;
   }
 
   .bow select {
@@ -294,12 +317,44 @@
 
   form {
     display: grid;
-    grid-template-columns: auto 64px minmax(0, 1fr) auto;
+    grid-template-columns: auto minmax(0, 1fr);
     gap: 8px;
     align-items: center;
     margin-block-start: 8px;
     padding-block-start: 8px;
     border-block-start: 2px solid var(--ink);
+  }
+
+  .turns {
+    display: flex;
+    gap: 6px;
+  }
+
+  .turns button {
+    min-inline-size: 52px;
+    min-block-size: 48px;
+    border: 1px solid var(--line-strong);
+    border-radius: var(--radius);
+    background: none;
+    font: 600 20px var(--figures);
+    cursor: pointer;
+  }
+
+  .turns button[aria-pressed='true']:enabled {
+    background: var(--chalk);
+    border-color: var(--chalk);
+    color: var(--paper);
+  }
+
+  .turns .turn {
+    inline-size: 76px;
+  }
+
+  .pull {
+    grid-column: 2;
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 8px;
   }
 
   form.round {

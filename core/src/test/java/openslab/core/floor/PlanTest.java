@@ -336,7 +336,7 @@ public class PlanTest {
                 .room();
         RoomPlan plan = RoomPlan.of(room, UnitSystem.METRIC);
         assertEquals(plan.joints(), new JointMap(4, 3, 3, 1, 1, 2, 1));
-        assertEquals(named(plan, "Control joints").base(), 12, 1e-9);
+        assertEquals(named(plan, "control joints").base(), 12, 1e-9);
         // 12 m · 5 mm · 30 mm = 1.8 L
         assertEquals(named(plan, "joints to fill").base(), 1.8, 1e-9);
     }

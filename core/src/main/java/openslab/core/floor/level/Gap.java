@@ -37,7 +37,7 @@ public record Gap(String id, Corner at, double edgeM, double gapM) {
     /**
      * The gap, judged.
      *
-     * @param gap over its straightedge
+     * @param gap with what it is held against
      * @param fits false where it is wider than resilient flooring takes
      * @param word what it is, in a few words
      */
@@ -46,15 +46,15 @@ public record Gap(String id, Corner at, double edgeM, double gapM) {
     public GapCheck judge(UnitSystem system) {
         Unit small = system == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
         var w = new Worksheet(system);
-        double gap = w.given("g", "widest gap", small.fromBase(gapM), small);
-        double edge = w.given("e", "straightedge", small.fromBase(edgeM), small);
-        Figure figure = w.figure(
-                "gap under the straightedge, of its length", "s", "100·g/e", 100 * gap / edge, Unit.PERCENT, F710);
+        boolean isShort = edgeM < LONG_M * NEARLY && edgeM <= SHORT_M / NEARLY;
+        double most = isShort ? SHORT_GAP_M : LONG_GAP_M;
+        double gap = w.given("g", "widest gap that was seen", small.fromBase(gapM), small);
+        w.given("e", "straightedge", small.fromBase(edgeM), small);
+        w.given("m", "at most, under " + (isShort ? "12 in" : "10 ft"), small.fromBase(most), small);
+        Figure figure = w.figure("widest gap", "G", "g", gap, small, F710);
         if (edgeM < SHORT_M * NEARLY) {
             return new GapCheck(id, figure, true, "too short a straightedge: 12 in or 10 ft are judged");
         }
-        boolean isShort = edgeM < LONG_M * NEARLY && edgeM <= SHORT_M / NEARLY;
-        double most = isShort ? SHORT_GAP_M : LONG_GAP_M;
         boolean fits = gapM <= most * HAIR;
         String limit = Show.in(small, most) + " under " + (isShort ? "12 in" : "10 ft");
         String word = !fits

@@ -52,7 +52,8 @@ record Lengths(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
         for (Room.Joint.Kind kind : Room.Joint.Kind.values()) {
             List<Room.Joint> ofKind =
                     room.joints().stream().filter(j -> j.kind() == kind).toList();
-            sum(kind.label() + "s", ofKind, Room.Joint::id, Room.Joint::lengthM).ifPresent(all::add);
+            sum(kind.label().toLowerCase(Locale.ROOT) + "s", ofKind, Room.Joint::id, Room.Joint::lengthM)
+                    .ifPresent(all::add);
         }
         sum("cracks", room.cracks(), Room.Crack::id, Room.Crack::lengthM).ifPresent(all::add);
         sum("nosings", room.stairs(), Room.Stair::name, s -> s.risers() * s.widthM())
