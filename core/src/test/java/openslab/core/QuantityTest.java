@@ -11,6 +11,7 @@ import java.math.RoundingMode;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import openslab.core.quantity.FallText;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Measure;
@@ -146,5 +147,31 @@ public class QuantityTest {
 
     private static String bare(String shown) {
         return shown.replace("\u202f", "").replace('\u2212', '-');
+    }
+
+    @DataProvider
+    Object[][] falls() {
+        return new Object[][] {
+            {"1:48", 1 / 48.0},
+            {"2 %", 0.02},
+            {"1/4 in per ft", 1 / 48.0},
+            {"1/4\"/ft", 1 / 48.0},
+            {"20 mm/m", 0.02},
+            {"1 : 50", 0.02}
+        };
+    }
+
+    @Test(dataProvider = "falls")
+    public void a_fall_is_read_as_it_is_said(String text, double fall) {
+        assertEquals(FallText.parse("fall", text), fall, 1e-12);
+    }
+
+    @Test
+    public void what_is_no_fall_is_refused() {
+        for (String text :
+                List.of("", "steep", "48", "1:0", "1:1", "-2 %", "100 %", "2 ft per ft", "1/4 in per mile", "NaN %")) {
+            var e = expectThrows(InvalidInput.class, () -> FallText.parse("fall", text));
+            assertEquals(e.faults().get(0).field(), "fall", text);
+        }
     }
 }

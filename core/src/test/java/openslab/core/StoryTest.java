@@ -15,6 +15,7 @@ import openslab.core.floor.Ell;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shapes;
+import openslab.core.floor.Substrate;
 import openslab.core.floor.plan.Doubt;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LayerReport;
@@ -349,5 +350,17 @@ public class StoryTest {
         var report = ready().doubted(doubt).at(10);
         assertEquals(report.survey().verdict(), Verdict.HOLD);
         assertEquals(report.survey().summary(), "The walls do not close.");
+    }
+
+    /** What was tested as concrete is not known of anything else, however well it was tested. */
+    @Test
+    public void a_floor_that_is_no_concrete_is_held() {
+        for (Substrate substrate : Substrate.values()) {
+            var judged = new Stories().surveyed().on(substrate).at(2).survey();
+            boolean cement = substrate.family() == Substrate.Family.CEMENT;
+            assertEquals(judged.verdict(), cement ? Verdict.GO : Verdict.HOLD, substrate.label());
+            boolean warned = judged.findings().stream().anyMatch(f -> f.remedy().contains("asbestos"));
+            assertEquals(warned, substrate.family() == Substrate.Family.RESILIENT, substrate.label());
+        }
     }
 }

@@ -117,4 +117,72 @@ public class PlanFilesTest {
         assertEquals(app.get(path + "?scale=half").status(), 400);
         assertEquals(app.get(path.replace(floor.zone(), "nowhere")).faultyFields(), List.of("roomId"));
     }
+
+    private static final String POST =
+            "0\nSECTION\n2\nENTITIES\n0\nLWPOLYLINE\n8\nwalls\n70\n1\n10\n0\n20\n0\n10\n4\n20\n0\n"
+                    + "10\n4\n20\n3\n10\n0\n20\n3\n0\nENDSEC\n0\nEOF\n";
+
+    private JsonNode plan(Floor floor) {
+        return app.get(floor.path() + "/plan").body();
+    }
+
+    private Answer trace(Floor floor, UUID key, int seen, String text, String unit) {
+        var form = Map.of("text", text, "unit", unit, "roles", Map.of("walls", "ROOM"));
+        return app.post("/api/plan-files/" + floor.job() + "/rooms", key, seen, form);
+    }
+
+    @Test
+    public void a_drawing_is_one_revision_that_can_be_undone() {
+        Floor floor = floor();
+        JsonNode offer = app.post("/api/plan-files/offer", Map.of("text", POST)).body();
+        assertEquals(offer.path("unit").asString("?"), "");
+        assertEquals(offer.path("layers").path(0).path("role").asString(), "ROOM");
+        UUID key = UUID.randomUUID();
+        Answer traced = trace(floor, key, 2, POST, "m");
+        assertEquals(traced.status(), 200, traced.text());
+        JsonNode room = traced.body().path("plan").path("report").path("rooms").path(1);
+        assertEquals(room.path("quantities").path("gross").path("value").asDouble(), 12 / 0.09290304, 1e-6);
+        // sent again, it is put there once
+        assertEquals(trace(floor, key, 2, POST, "m").status(), 200);
+        assertEquals(plan(floor).path("form").path("rooms").size(), 2);
+        assertEquals(trace(floor, UUID.randomUUID(), 2, POST, "m").status(), 412);
+        assertEquals(
+                app.post(floor.path() + "/plan/undo", UUID.randomUUID(), 3, Map.of())
+                        .status(),
+                200);
+        assertEquals(plan(floor).path("form").path("rooms").size(), 1);
+    }
+
+    @Test
+    public void a_drawing_that_is_refused_changes_nothing() {
+        Floor floor = floor();
+        String before = plan(floor).toString();
+        assertEquals(trace(floor, UUID.randomUUID(), 2, POST, "").faultyFields(), List.of("unit"));
+        assertEquals(
+                trace(floor, UUID.randomUUID(), 2, POST.substring(0, 90), "m").status(), 400);
+        // 4 by 3 miles is no room
+        assertEquals(
+                trace(floor, UUID.randomUUID(), 2, POST.replace("4\n", "4e6\n"), "mm")
+                        .status(),
+                400);
+        assertEquals(plan(floor).toString(), before);
+    }
+
+    @Test
+    public void dxf_and_levels_go_out() {
+        Floor floor = floor();
+        Answer dxf = app.get("/api/plan-files/" + floor.job() + ".dxf");
+        assertEquals(dxf.status(), 200, dxf.text());
+        assertTrue(dxf.text().endsWith("EOF\r\n") && dxf.text().contains("DRAIN"), dxf.text());
+        String levels = "/api/plan-files/" + floor.job() + "/rooms/" + floor.zone() + "/levels.csv";
+        assertEquals(app.get(levels).faultyFields(), List.of("roomId"));
+        Answer read = app.post("/api/plan-files/levels", Map.of("text", "0,1/8\n1/4,0\n", "units", "US"));
+        assertEquals(read.status(), 200, read.text());
+        var form = (ObjectNode) plan(floor).path("form").deepCopy();
+        ((ObjectNode) form.path("rooms").path(0)).set("levels", read.body());
+        assertEquals(app.put(floor.path() + "/plan", 2, form).status(), 200);
+        assertTrue(
+                app.get(levels).text().contains("\r\n0.3048,0,3.175\r\n"),
+                app.get(levels).text());
+    }
 }
