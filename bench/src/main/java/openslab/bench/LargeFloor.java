@@ -46,7 +46,11 @@ public class LargeFloor {
         }
         double[] heights = random.doubles(GRID * GRID, -0.01, 0.01).toArray();
         var cut = Room.Cut.through("c", new Corner(0, -10), new Corner(0.5, 10));
-        room = Room.draft("large", "Large", walk(random, corners)).cracks(cracks).cuts(List.of(cut)).levels(Optional.of(Levels.of(new Heights(new Corner(-10, -10), 0.2, GRID, heights)))).room();
+        room = Room.draft("large", "Large", walk(random, corners))
+                .cracks(cracks)
+                .cuts(List.of(cut))
+                .levels(Optional.of(Levels.of(new Heights(new Corner(-10, -10), 0.2, GRID, heights))))
+                .room();
     }
 
     /** A curved wall measured point by point: three bays, and a hand that is not quite steady. */
