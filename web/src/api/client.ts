@@ -59,7 +59,49 @@ export class ApiProblem extends Error {
 }
 
 /** A write's key: made once, repeated with every try of the same write. */
-export const newKey = (): string => crypto.randomUUID();
+export const newKey = (): string => {
+  const key = crypto.randomUUID();
+  ours.add(key);
+  return key;
+};
+
+/** Keys that were made here: what others write is told by its key. */
+const ours = new Set<string>();
+
+/** Calls {@code onchange} after every write about the job that was not ours, and after a gap; answers how to stop. */
+export function watchJob(jobId: string, onchange: () => void): () => void {
+  let stream: EventSource | null = null;
+  let opened = false;
+  const open = () => {
+    stream = new EventSource(`/api/jobs/${id(jobId)}/changes`);
+    stream.onmessage = (event: MessageEvent<string>) => {
+      if (!ours.has(event.data)) {
+        onchange();
+      }
+    };
+    stream.onopen = () => {
+      if (opened) {
+        onchange();
+      }
+      opened = true;
+    };
+  };
+  // a browser keeps only a few connections, so a screen that nobody looks at gives its own back
+  const look = () => {
+    if (document.hidden) {
+      stream?.close();
+      stream = null;
+    } else if (!stream) {
+      open();
+    }
+  };
+  look();
+  document.addEventListener('visibilitychange', look);
+  return () => {
+    document.removeEventListener('visibilitychange', look);
+    stream?.close();
+  };
+}
 
 interface Write {
   key: string;

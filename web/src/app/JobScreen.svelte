@@ -38,6 +38,7 @@
   const narrow = $derived(width < 760);
 
   $effect(() => void desk.load());
+  $effect(() => desk.watch());
 
   function climb(by: number) {
     const strata = zone?.report.strata ?? [];

@@ -11,6 +11,12 @@ import type {
   ZoneView,
 } from '../api/types';
 
+const FOLLOW_AGAIN_MS = 1500;
+
+const isTyping = (): boolean =>
+  document.querySelector('dialog[open]') !== null ||
+  document.activeElement?.matches('input, select, textarea') === true;
+
 /** What the working panel shows: a figure, and the finding it stands behind where there is one. */
 export interface Opened {
   figure?: FigureView;
@@ -25,6 +31,9 @@ export class JobDesk {
   /** Said once to whoever cannot see the screen change, and shown for a moment to everybody. */
   said = $state('');
 
+  /** Counts what others wrote while this screen watched. */
+  othersWrote = $state(0);
+
   readonly #id: string;
 
   constructor(id: string) {
@@ -38,6 +47,28 @@ export class JobDesk {
     } catch (e) {
       this.problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
     }
+  }
+
+  /** Follows what other screens write. */
+  watch(): () => void {
+    let waiting: ReturnType<typeof setTimeout> | undefined;
+    const follow = () => {
+      clearTimeout(waiting);
+      if (isTyping()) {
+        // a draft keeps the version it began with, so that its write is told what changed meanwhile
+        waiting = setTimeout(follow, FOLLOW_AGAIN_MS);
+      } else {
+        void this.load().then(() => {
+          this.othersWrote++;
+          this.said = 'Changed on another screen';
+        });
+      }
+    };
+    const stop = api.watchJob(this.#id, follow);
+    return () => {
+      clearTimeout(waiting);
+      stop();
+    };
   }
 
   zone(zoneId: string): ZoneView | null {

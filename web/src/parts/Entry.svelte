@@ -36,16 +36,6 @@
   .entry :global(select),
   .entry :global(textarea) {
     inline-size: 100%;
-    min-inline-size: 0;
-    min-block-size: var(--tap);
-    padding: 6px 10px;
-    border: 1px solid var(--line-strong);
-    border-radius: var(--radius);
-    background: #ffffff;
-  }
-
-  .entry :global([aria-invalid='true']) {
-    border: 2px solid var(--stop);
   }
 
   p {

@@ -138,15 +138,6 @@
     font-weight: 500;
   }
 
-  select {
-    min-block-size: var(--tap);
-    padding: 4px 8px;
-    border: 1px solid var(--line-strong);
-    border-radius: var(--radius);
-    background: #ffffff;
-    font: inherit;
-  }
-
   table {
     inline-size: 100%;
     border-collapse: collapse;

@@ -182,18 +182,7 @@
   label input:not([type='checkbox']),
   select {
     inline-size: 100%;
-    min-inline-size: 0;
-    min-block-size: var(--tap);
-    padding: 4px 8px;
-    border: 1px solid var(--line-strong);
-    border-radius: var(--radius);
-    background: #ffffff;
-    font: inherit;
     font-size: 16px;
-  }
-
-  input[aria-invalid='true'] {
-    border: 2px solid var(--stop);
   }
 
   em {

@@ -194,12 +194,6 @@
 
   input,
   textarea {
-    min-block-size: var(--tap);
-    padding: 4px 8px;
-    border: 1px solid var(--line-strong);
-    border-radius: var(--radius);
-    background: #ffffff;
-    font: inherit;
     font-size: 16px;
   }
 
@@ -228,10 +222,6 @@
   .aside {
     font-size: 14px;
     color: var(--ink-soft);
-  }
-
-  textarea[aria-invalid='true'] {
-    border: 2px solid var(--stop);
   }
 
   em {

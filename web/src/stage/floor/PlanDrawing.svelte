@@ -86,7 +86,15 @@
     }),
   );
   /** Lengths that have room to be read: where two would lie over one another, the longer wall's stays. */
-  const readable = $derived.by(() => {
+  let readable = $state.raw<Record<string, boolean>>({});
+  $effect.pre(() => {
+    // while a corner moves, the words of the walls beside it are not shown and the others stay
+    if (!drag) {
+      readable = spread();
+    }
+  });
+
+  function spread(): Record<string, boolean> {
     const taken: { x: number; y: number; r: number }[] = [];
     const shown: Record<string, boolean> = {};
     for (const wall of walls.filter((w) => w.room > 30).sort((a, b) => b.room - a.room)) {
@@ -108,7 +116,7 @@
       }
     }
     return shown;
-  });
+  }
 
   function labelAt(wall: { m: Corner; out: Corner }) {
     return {

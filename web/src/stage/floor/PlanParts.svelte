@@ -102,13 +102,6 @@
     gap: 8px;
   }
 
-  input {
-    min-block-size: var(--tap);
-    padding: 4px 8px;
-    border: 1px solid var(--line-strong);
-    border-radius: var(--radius);
-  }
-
   p {
     color: var(--ink-soft);
     font-size: 14px;

@@ -29,6 +29,11 @@
   // svelte-ignore state_referenced_locally
   const plans = new PlanDesk(desk, job.id, job.facts.units as Units);
   $effect(() => untrack(() => void plans.load()));
+  $effect(() => {
+    if (desk.othersWrote > 0) {
+      untrack(() => void plans.catchUp());
+    }
+  });
 
   let chosen = $state('');
   let picked = $state('');
@@ -280,15 +285,6 @@
   .roomname .north {
     inline-size: 64px;
     text-align: center;
-  }
-
-  .roomname input {
-    min-block-size: var(--tap);
-    min-inline-size: 0;
-    padding: 4px 8px;
-    border: 1px solid var(--line-strong);
-    border-radius: var(--radius);
-    background: #ffffff;
   }
 
   .typed p {

@@ -70,13 +70,6 @@
     min-block-size: var(--tap);
   }
 
-  select {
-    border: 1px solid var(--line-strong);
-    border-radius: var(--radius);
-    background: #ffffff;
-    font: inherit;
-  }
-
   a {
     display: inline-flex;
     align-items: center;

@@ -269,21 +269,10 @@
   input,
   select {
     inline-size: 100%;
-    min-inline-size: 0;
-    min-block-size: var(--tap);
-    padding: 4px 8px;
-    border: 1px solid var(--line-strong);
-    border-radius: var(--radius);
-    background: #ffffff;
-    font: inherit;
   }
 
   .chosen input {
     border-color: var(--chalk);
-  }
-
-  input[aria-invalid='true'] {
-    border: 2px solid var(--stop);
   }
 
   .turn {

@@ -146,6 +146,13 @@ export class PlanDesk {
     }).then(() => left);
   }
 
+  /** Takes what another screen wrote, unless something here was typed and not saved. */
+  async catchUp(): Promise<void> {
+    if (this.loaded && !this.busy && JSON.stringify($state.snapshot(this.draft)) === this.#saved) {
+      await this.load();
+    }
+  }
+
   /** Lets go of the draft and takes the plan as it is stored. */
   async takeTheirs(): Promise<void> {
     await this.load();

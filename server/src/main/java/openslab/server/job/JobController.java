@@ -1,8 +1,12 @@
 package openslab.server.job;
 
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -12,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** Jobs, zones, layers and the log. Every write answers with the job as it is then. */
 @RestController
@@ -22,10 +27,12 @@ class JobController {
 
     private final Jobs jobs;
     private final JobViews views;
+    private final JobWatch watch;
 
-    JobController(Jobs jobs, JobViews views) {
+    JobController(Jobs jobs, JobViews views, JobWatch watch) {
         this.jobs = jobs;
         this.views = views;
+        this.watch = watch;
     }
 
     @GetMapping
@@ -36,6 +43,18 @@ class JobController {
     @GetMapping("/{jobId}")
     JobViews.JobView job(@PathVariable UUID jobId) {
         return views.job(jobId);
+    }
+
+    /** The key of every write about the job, as it is done, until the reader leaves. */
+    @GetMapping(value = "/{jobId}/changes", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    @ApiResponse(
+            responseCode = "200",
+            content =
+                    @Content(
+                            mediaType = MediaType.TEXT_EVENT_STREAM_VALUE,
+                            schema = @Schema(type = "string", description = "server-sent events")))
+    SseEmitter changes(@PathVariable UUID jobId) {
+        return watch.watch(jobId);
     }
 
     @PostMapping

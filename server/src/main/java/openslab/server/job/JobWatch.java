@@ -1,0 +1,92 @@
+package openslab.server.job;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Component;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.HandlerMapping;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * Tells every screen on a job that it changed. An event carries the key of the write and nothing else: a screen knows its own
+ * writes by it, and asks for the job as usual after another's.
+ */
+@Component
+class JobWatch implements HandlerInterceptor, WebMvcConfigurer, SmartLifecycle {
+    /** A browser opens a stream again by itself when it ends. */
+    private static final long STREAM_MS = 30 * 60 * 1000L;
+
+    private final Map<UUID, Set<SseEmitter>> watching = new ConcurrentHashMap<>();
+    private volatile boolean running;
+
+    SseEmitter watch(UUID jobId) {
+        var stream = new SseEmitter(STREAM_MS);
+        Set<SseEmitter> streams = watching.computeIfAbsent(jobId, id -> ConcurrentHashMap.newKeySet());
+        streams.add(stream);
+        stream.onCompletion(() -> streams.remove(stream));
+        stream.onTimeout(stream::complete);
+        send(stream, SseEmitter.event().comment("watching"));
+        return stream;
+    }
+
+    private static void send(SseEmitter stream, SseEmitter.SseEventBuilder event) {
+        try {
+            stream.send(event);
+        } catch (IOException | IllegalStateException e) {
+            // the screen is gone, and with it whoever wanted to know
+            stream.complete();
+        }
+    }
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(this);
+    }
+
+    /** After any write about a job that was answered well. */
+    @Override
+    public void afterCompletion(
+            HttpServletRequest request, HttpServletResponse response, Object handler, Exception failure) {
+        String key = request.getHeader("Idempotency-Key");
+        boolean read = request.getMethod().equals("GET");
+        if (!read
+                && key != null
+                && response.getStatus() < 300
+                && request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE) instanceof Map<?, ?> path
+                && path.get("jobId") instanceof String jobId) {
+            watching.getOrDefault(UUID.fromString(jobId), Set.of())
+                    .forEach(stream -> send(stream, SseEmitter.event().data(key)));
+        }
+    }
+
+    @Override
+    public void start() {
+        running = true;
+    }
+
+    /** Streams would hold up a server that waits for its last answers. */
+    @Override
+    public void stop() {
+        running = false;
+        watching.values().forEach(streams -> streams.forEach(SseEmitter::complete));
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    /** Before the web server, which stops when its answers are given. */
+    @Override
+    public int getPhase() {
+        return SmartLifecycle.DEFAULT_PHASE;
+    }
+}
