@@ -85,15 +85,11 @@
       return { ...wall, points, a, m, out, turn, room: length * view.k };
     }),
   );
-  /** Lengths that have room to be read: where two would lie over one another, the longer wall's stays. */
-  let readable = $state.raw<Record<string, boolean>>({});
-  $effect.pre(() => {
-    // while a corner moves, the words of the walls beside it are not shown and the others stay
-    if (!drag) {
-      readable = spread();
-    }
-  });
+  let settled: Record<string, boolean> = {};
+  /** While a corner moves, the words of the walls beside it are not shown and the others stay. */
+  const readable = $derived.by(() => (drag ? settled : (settled = spread())));
 
+  /** Lengths that have room to be read: where two would lie over one another, the longer wall's stays. */
   function spread(): Record<string, boolean> {
     const taken: { x: number; y: number; r: number }[] = [];
     const shown: Record<string, boolean> = {};

@@ -295,7 +295,8 @@
   }
 
   .bow select {
-    inline-size: 130px;
+    flex: none;
+    inline-size: 150px;
   }
 
   .fault td {

@@ -358,7 +358,7 @@ public class MeasureTest extends OnTheDemo {
     }
 
     /** Eight loose lines without a unit. */
-    private static final String GARAGE = garage();
+    static final String GARAGE = garage();
 
     private static String garage() {
         int[][] c = {{0, 0}, {288, 0}, {288, 240}, {180, 240}, {180, 264}, {108, 264}, {108, 240}, {0, 240}};

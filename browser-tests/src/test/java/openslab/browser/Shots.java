@@ -3,6 +3,8 @@ package openslab.browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.testng.annotations.Test;
 
@@ -38,6 +40,15 @@ public class Shots {
             page.keyboard().press("p");
             page.getByLabel("Corner B: arrows move it").waitFor();
             shoot(page, "plan");
+            hands.press("Slipway apron");
+            page.getByLabel("Corner Q: arrows move it").waitFor();
+            shoot(page, "plan-levels");
+            hands.press("From a drawing");
+            page.getByLabel("Drawing", new Page.GetByLabelOptions().setExact(true))
+                    .setInputFiles(new FilePayload(
+                            "garage.dxf", "image/vnd.dxf", MeasureTest.GARAGE.getBytes(StandardCharsets.UTF_8)));
+            page.getByLabel("Drawn in").selectOption("in");
+            shoot(page, "drawing");
             job(app, page, "Ferry line");
             hands.climbTo("Preparation");
             shoot(page, "preparation");
