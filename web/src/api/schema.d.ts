@@ -100,6 +100,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["changes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/plan": {
         parameters: {
             query?: never;
@@ -547,9 +563,9 @@ export interface components {
             withinTolerance?: boolean;
         };
         Contour: {
-            ends: components["schemas"]["Corner"][];
             /** Format: double */
             heightM: number;
+            xyM: number[];
         };
         Corner: {
             /** Format: double */
@@ -1702,6 +1718,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["JobView"];
+                };
+            };
+        };
+    };
+    changes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": string;
                 };
             };
         };

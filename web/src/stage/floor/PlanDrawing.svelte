@@ -57,9 +57,15 @@
   const path = (points: readonly Corner[], close = true) =>
     points.length === 0 ? '' : `M${points.map(at).join('L')}${close ? 'Z' : ''}`;
 
-  /** Short lines, two ends each. */
-  const pieces = (ends: readonly Corner[]) =>
-    ends.map((c, i) => `${i % 2 === 0 ? 'M' : 'L'}${at(c)}`).join('');
+  /** Short lines: x, y of one end, then of the other. */
+  function pieces(xy: readonly number[]): string {
+    let d = '';
+    for (let i = 0; i + 3 < xy.length; i += 4) {
+      const [x0 = 0, y0 = 0, x1 = 0, y1 = 0] = xy.slice(i, i + 4);
+      d += `M${at({ x: x0, y: y0 })}L${at({ x: x1, y: y1 })}`;
+    }
+    return d;
+  }
 
   const n = $derived(plan.walls.length);
   /** The corners as they are drawn now: one of them may be under a finger. */
@@ -358,7 +364,7 @@
     {/each}
     {#if !drag}
       {#each plan.levels?.contours ?? [] as contour (contour.heightM)}
-        <path class="contour" d={pieces(contour.ends)} />
+        <path class="contour" d={pieces(contour.xyM)} />
       {/each}
       {#each plan.levels?.spots ?? [] as spot, i (i)}
         <circle class="spot" cx={px(spot.at.x)} cy={py(spot.at.y)} r="9" />

@@ -353,6 +353,111 @@ public class MeasureTest extends OnTheDemo {
         assertThat(main(page)).not().containsText("492" + NBSP + "ft²");
     }
 
+    /** Levels from a file, a drain, a fall to it; a lip of 5/8 in asks for a ramp of 12 · 5/8 = 7.5 in. */
+    @Test
+    public void levels_come_from_a_file_and_fall_to_a_drain() {
+        Page page = measure(1280, 800, "Boat-repair");
+        page.getByText("Levels", new Page.GetByTextOptions().setExact(true)).click();
+        Locator file = page.getByLabel("Levels from a file (CSV)");
+        file.setInputFiles(payload("levels.csv", "along [ft],off [ft],height [in]\n0,0,high\n"));
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("line 2");
+        // a hollow of 1/2 in over one square of 2 ft: 4 ft² · 1/24 ft = 1/6 ft³, 1.25 gal
+        var csv = new StringBuilder("along [ft],off [ft],height [in]\n");
+        for (int i = 0; i < 25; i++) {
+            csv.append("%d,%d,%s\n".formatted(2 + 2 * (i % 5), 2 + 2 * (i / 5), i == 12 ? "-1/2" : "0"));
+        }
+        file.setInputFiles(payload("levels.csv", csv.toString()));
+        assertThat(main(page)).containsText("Low spot: 0.50" + NBSP + "in deep, 4" + NBSP + "ft², 1.25" + NBSP + "gal");
+        assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+        page.getByLabel("Fall to the drain").fill("1/8 in per ft");
+        page.getByLabel("Fall to the drain").press("Tab");
+        assertThat(main(page)).containsText("A fall needs a drain");
+        page.getByText("Not coated").click();
+        new Hands(page).press("Add: cut-out");
+        page.getByLabel("Kind", new Page.GetByLabelOptions().setExact(true))
+                .first()
+                .selectOption("DRAIN");
+        key(page, "Along A–B", "6'");
+        key(page, "Off it", "6'");
+        key(page, "Length or diameter", "1'");
+        assertThat(main(page)).containsText("fill to fall to the drain");
+        // where the drain is, the hollow runs off
+        assertThat(main(page)).not().containsText("Low spot:");
+        page.getByText("Lips", new Page.GetByTextOptions().setExact(true)).click();
+        new Hands(page).press("Add: lip");
+        key(page, "From: Along A–B", "0'");
+        key(page, "From: Off it", "8'");
+        key(page, "To: Along A–B", "0'");
+        key(page, "To: Off it", "20'");
+        key(page, "Height", "5/8\"");
+        assertThat(main(page)).containsText("over 1/2 in: ramp it, 1:12 at most");
+        assertThat(main(page)).containsText("7.50" + NBSP + "in");
+        for (int i = 0; i < 3; i++) {
+            new Hands(page).press("Undo");
+        }
+        assertThat(main(page)).not().containsText("ramp it, 1:12 at most");
+    }
+
+    private static void key(Page page, String label, String value) {
+        Locator field = page.getByLabel(label, new Page.GetByLabelOptions().setExact(true))
+                .last();
+        field.fill(value);
+        field.press("Tab");
+    }
+
+    /** A zone on vinyl is held, with the caution that belongs to it; concrete again, it goes. */
+    @Test
+    public void a_zone_says_what_it_is_made_of() {
+        Page page = openJob(1280, 800, "Ferry line");
+        assertThat(main(page).locator(".verdict")).containsText("go");
+        for (String[] made : new String[][] {{"VCT", "hold"}, {"BARE_CONCRETE", "go"}}) {
+            new Hands(page).press("Edit zone");
+            page.getByLabel("Made of").selectOption(made[0]);
+            page.getByLabel("Used as").selectOption("PLANT");
+            new Hands(page).press("Save zone");
+            assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+            assertThat(main(page).locator(".verdict")).containsText(made[1]);
+            if (made[1].equals("hold")) {
+                assertThat(main(page)).containsText("asbestos");
+            }
+        }
+    }
+
+    /** A ring of 10 by 10 ft within a room of 25 by 20 ft: 100 and 400 ft², and the wheel brings it nearer. */
+    @Test
+    public void a_ring_parts_a_zone_within_the_floor() {
+        Page page = measure(1280, 800, "Seed bank");
+        new Hands(page).press("New room");
+        for (String wall : new String[] {"25'", "l20'", "l25'", "l20'"}) {
+            page.getByLabel("Length of the next wall").pressSequentially(wall);
+            page.keyboard().press("Enter");
+        }
+        page.getByText("Zone lines").click();
+        new Hands(page).press("Add: line");
+        key(page, "From: Along A–B", "5'");
+        key(page, "From: Off it", "5'");
+        key(page, "To: Along A–B", "15'");
+        key(page, "To: Off it", "5'");
+        key(page, "And on through", "15', 15'; 5', 15'");
+        page.getByLabel("Ring", new Page.GetByLabelOptions().setExact(true)).check();
+        Locator zones = main(page).locator("section[aria-label^='Zones of Room']");
+        assertThat(zones).containsText("9.3" + NBSP + "m²");
+        assertThat(zones).containsText("37.2" + NBSP + "m²");
+        String bar = page.locator("svg .bar text").textContent();
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Plan of Room"))
+                .hover();
+        for (int i = 0; i < 6; i++) {
+            page.mouse().wheel(0, -200);
+        }
+        assertThat(page.locator("svg .bar text")).not().hasText(bar);
+        new Hands(page).press("Whole room");
+        assertThat(page.locator("svg .bar text")).hasText(bar);
+        String svg = page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Print"))
+                .getAttribute("href");
+        assertTrue(svg.contains("scale="), svg);
+        assertEquals(page.request().get(app.address + svg).status(), 200);
+    }
+
     private static FilePayload payload(String name, String text) {
         return new FilePayload(name, "application/octet-stream", text.getBytes(StandardCharsets.UTF_8));
     }

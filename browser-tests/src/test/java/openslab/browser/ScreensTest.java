@@ -226,4 +226,12 @@ public class ScreensTest extends OnTheDemo {
         int code = ((Number) measured.get("code")).intValue();
         assertTrue(code > 10_000 && code < 150_000, code + " bytes of script and style");
     }
+
+    @Test
+    public void what_one_screen_logs_the_other_shows() {
+        Page tablet = openJob(1280, 800, "Pottery");
+        Page phone = openJob(390, 844, "Pottery");
+        new Hands(phone).reading("pH of the surface", "Kiln door", Map.of("pH", "12"));
+        assertThat(tablet.getByRole(AriaRole.MAIN)).containsText("PH at Kiln door too high");
+    }
 }

@@ -27,6 +27,11 @@ public record Figure(String label, double value, Unit unit, UnitSystem system, L
         return Unit.counterpart(unit, system);
     }
 
+    /** Whether a line is in the unit that its reader reads such a quantity in. */
+    public boolean readsLike(Line line) {
+        return Unit.counterpart(line.unit(), system) == line.unit();
+    }
+
     /** As the job reads it: "10.0 mil". */
     public String text() {
         return Show.in(unitRead(), base());

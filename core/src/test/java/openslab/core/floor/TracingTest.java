@@ -189,4 +189,67 @@ public class TracingTest {
             assertEquals(room.walk().runs().size(), n);
         }
     }
+
+    /** A star with arcs for some of its sides, drawn to either hand: as large as its points say, however it is cut up. */
+    @Test
+    public void arcs_keep_their_area_whichever_way_they_are_drawn() {
+        var random = new Random(17);
+        for (int trial = 0; trial < 200; trial++) {
+            int n = 4 + random.nextInt(12);
+            var vertices = new ArrayList<Vertex>();
+            for (int i = 0; i < n; i++) {
+                double a = 2 * Math.PI * (i + 0.4 * random.nextDouble()) / n;
+                double r = 6 + 2 * random.nextDouble();
+                double bulge = random.nextInt(3) == 0 ? 0.3 * (random.nextDouble() - 0.5) : 0;
+                vertices.add(new Vertex(r * Math.cos(a), r * Math.sin(a), bulge));
+            }
+            Stroke ring = Stroke.of("walls", vertices, true);
+            double area = new Outline(ring.drawn()).areaM2();
+            var pieces = new ArrayList<Stroke>();
+            for (int i = 0; i < n; i++) {
+                Vertex from = vertices.get(i);
+                Vertex to = vertices.get((i + 1) % n);
+                pieces.add(
+                        random.nextBoolean()
+                                ? Stroke.of("walls", List.of(from, new Vertex(to.x(), to.y(), 0)), false)
+                                : Stroke.of(
+                                        "walls",
+                                        List.of(
+                                                new Vertex(to.x(), to.y(), -from.bulge()),
+                                                new Vertex(from.x(), from.y(), 0)),
+                                        false));
+            }
+            Collections.shuffle(pieces, random);
+            for (List<Stroke> drawn : List.of(List.of(ring), pieces)) {
+                Room room = Tracing.of(drawn, ROLES, 1).rooms().get(0);
+                assertEquals(gross(room), area, 1e-9 * area, "trial " + trial);
+                assertEquals(room.walk().runs().size(), n);
+            }
+        }
+    }
+
+    @Test
+    public void ends_meet_within_three_millimetres_and_no_farther() {
+        Tracing.Traced near = trace(
+                line("walls", 0, 0, 4, 0), line("walls", 4.002, 0, 4, 3), line("walls", 4, 3.001, 0, 3, 0, 0.002));
+        assertEquals(gross(near.rooms().get(0)), 12, 0.01);
+        assertEquals(near.rooms().get(0).walk().runs().size(), 4);
+        Tracing.Traced far = trace(line("walls", 0, 0, 4, 0, 4, 3), line("walls", 4, 3.01, 0, 3, 0, 0));
+        assertEquals(far.rooms(), List.of());
+        assertEquals(far.left(), List.of("walls: not closed (1)"));
+    }
+
+    @Test
+    public void a_polygon_that_is_no_rectangle_stays_what_it_is() {
+        Tracing.Traced traced = trace(
+                ring("walls", 0, 0, 10, 0, 10, 8, 0, 8),
+                ring("posts", 2, 2, 4, 2, 5, 4, 2, 4),
+                ring("posts", 6, 2, 8, 3, 7, 5, 5, 4));
+        Room room = traced.rooms().get(0);
+        assertTrue(room.openings().get(0).ring() instanceof Ring.Path);
+        // a rectangle that stands askew, √5 by √5
+        var box = (Ring.Box) room.openings().get(1).ring();
+        assertEquals(box.lengthM() * box.widthM(), 5, 1e-9);
+        assertEquals(plan(room).quantities().net().base(), 80 - 5 - 5, 1e-9);
+    }
 }

@@ -1,7 +1,7 @@
 package openslab.core.floor.level;
 
 import java.util.ArrayList;
-import java.util.Collections;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -38,8 +38,12 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
      */
     public record LowSpot(Corner deepest, double depthM, double areaM2, double volumeL) {}
 
-    /** A line of one height. */
-    public record Contour(double heightM, List<Corner> ends) {}
+    /**
+     * A line of one height.
+     *
+     * @param xyM the two ends of every piece: x, y, x, y, and so on; not to be changed
+     */
+    public record Contour(double heightM, double[] xyM) {}
 
     /** 0 where nothing was read. */
     public double lowest() {
@@ -204,24 +208,42 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
         Require.positive(intervalM, "interval");
         long first = (long) Math.ceil(lowest() / intervalM);
         long last = (long) Math.floor(highest() / intervalM);
-        var ends = new ArrayList<List<Corner>>();
+        var found = new ArrayList<Ends>();
         for (long i = first; i <= last; i++) {
-            ends.add(new ArrayList<>(heightsM.length));
+            found.add(new Ends());
         }
         for (int row = 0; row < rows() - 1; row++) {
             for (int column = 0; column < columns - 1; column++) {
-                cross(row, column, intervalM, first, ends);
+                cross(row, column, intervalM, first, found);
             }
         }
         var contours = new ArrayList<Contour>();
         for (long i = first; i <= last; i++) {
-            contours.add(new Contour(i * intervalM, Collections.unmodifiableList(ends.get((int) (i - first)))));
+            contours.add(new Contour(i * intervalM, found.get((int) (i - first)).all()));
         }
         return List.copyOf(contours);
     }
 
+    /** The ends of a line's pieces as they are found: plain numbers, of which a rough floor has tens of thousands. */
+    private static final class Ends {
+        private double[] xy = new double[256];
+        private int size;
+
+        void add(double x, double y) {
+            if (size == xy.length) {
+                xy = Arrays.copyOf(xy, 2 * size);
+            }
+            xy[size++] = x;
+            xy[size++] = y;
+        }
+
+        double[] all() {
+            return Arrays.copyOf(xy, size);
+        }
+    }
+
     /** Adds the ends of every line through one square: two, or four where a line crosses it twice. */
-    private void cross(int row, int column, double intervalM, long first, List<List<Corner>> ends) {
+    private void cross(int row, int column, double intervalM, long first, List<Ends> ends) {
         double a = at(row, column);
         double b = at(row, column + 1);
         double c = at(row + 1, column + 1);
@@ -233,7 +255,7 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
         }
         long from = Math.max(first, (long) Math.ceil(low / intervalM));
         for (long i = from; i * intervalM <= high && i - first < ends.size(); i++) {
-            List<Corner> found = ends.get((int) (i - first));
+            Ends found = ends.get((int) (i - first));
             double level = i * intervalM;
             side(a, b, level, column, row, 1, 0, found);
             side(b, c, level, column + 1, row, 0, 1, found);
@@ -243,11 +265,10 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
     }
 
     /** Where a line of {@code level} crosses the side from one reading to the next. */
-    private void side(
-            double from, double to, double level, int column, int row, int right, int up, List<Corner> found) {
+    private void side(double from, double to, double level, int column, int row, int right, int up, Ends found) {
         if (from < level != to < level) {
             double t = (level - from) / (to - from);
-            found.add(new Corner(origin.x() + (column + t * right) * stepM, origin.y() + (row + t * up) * stepM));
+            found.add(origin.x() + (column + t * right) * stepM, origin.y() + (row + t * up) * stepM);
         }
     }
 
