@@ -372,11 +372,9 @@ public class MeasureTest extends OnTheDemo {
         page.getByLabel("Fall to the drain").fill("1/8 in per ft");
         page.getByLabel("Fall to the drain").press("Tab");
         assertThat(main(page)).containsText("A fall needs a drain");
-        page.getByText("Not coated").click();
+        page.getByText("Not coated", new Page.GetByTextOptions().setExact(true)).click();
         new Hands(page).press("Add: cut-out");
-        page.getByLabel("Kind", new Page.GetByLabelOptions().setExact(true))
-                .first()
-                .selectOption("DRAIN");
+        page.locator("select:has(option[value=DRAIN])").first().selectOption("DRAIN");
         key(page, "Along A–B", "6'");
         key(page, "Off it", "6'");
         key(page, "Length or diameter", "1'");
