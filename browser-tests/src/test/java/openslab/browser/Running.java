@@ -28,6 +28,7 @@ final class Running implements AutoCloseable {
     private final Process process;
     private final Playwright playwright;
     private final Browser browser;
+    private final List<BrowserContext> contexts = new ArrayList<>();
 
     /** @param more arguments, {@code --demo=true} say */
     static Running start(Path data, String... more) {
@@ -95,6 +96,7 @@ final class Running implements AutoCloseable {
                 .setHasTouch(phone)
                 .setAcceptDownloads(true)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+        contexts.add(context);
         context.setDefaultTimeout(20_000);
         Page page = context.newPage();
         page.onPageError(e -> complaints.add("page error: " + e));
@@ -105,6 +107,12 @@ final class Running implements AutoCloseable {
             }
         });
         return page;
+    }
+
+    /** Closes every page: one that nobody looks at any more still ticks, and slows those that follow. */
+    void leave() {
+        contexts.forEach(BrowserContext::close);
+        contexts.clear();
     }
 
     @Override
