@@ -139,10 +139,15 @@ export class PlanDesk {
   trace(drawing: { text: string; unit: string; roles: Record<string, string> }): Promise<string[]> {
     let left: string[] = [];
     return this.#queue(async () => {
-      const traced = await api.traceDrawing(this.#jobId, newKey(), this.#version, drawing);
-      left = traced.left;
-      this.#take(traced.plan);
-      await this.#desk.load();
+      try {
+        const traced = await api.traceDrawing(this.#jobId, newKey(), this.#version, drawing);
+        left = traced.left;
+        this.#take(traced.plan);
+        await this.#desk.load();
+      } catch (e) {
+        await this.#seeWhatChanged(e);
+        throw e;
+      }
     }).then(() => left);
   }
 
@@ -180,10 +185,14 @@ export class PlanDesk {
       await this.#desk.load();
     } catch (e) {
       this.#refused(e);
-      if (e instanceof ApiProblem && e.status === 412) {
-        // saving again has seen what changed
-        this.#version = (await api.plan(this.#jobId)).version;
-      }
+      await this.#seeWhatChanged(e);
+    }
+  }
+
+  /** After a stale write: sending it again has seen what changed. */
+  async #seeWhatChanged(e: unknown): Promise<void> {
+    if (e instanceof ApiProblem && e.status === 412) {
+      this.#version = (await api.plan(this.#jobId)).version;
     }
   }
 
