@@ -114,7 +114,7 @@ public final class Formula {
     }
 
     private double variable(String name) {
-        Double value = known.get(name);
+        Double value = name.equals("π") ? Double.valueOf(Math.PI) : known.get(name);
         if (value == null) {
             throw new IllegalArgumentException(name + " stands in " + text + " but not above it");
         }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import openslab.core.floor.Substrate;
 import openslab.core.job.Mark;
 import openslab.core.job.PrepReport.GateState;
 import openslab.core.prep.Condition;
@@ -48,7 +49,8 @@ public class PrepTest {
                 seen(c, "coating"),
                 seen(c, "dusting"),
                 seen(c, "hollow"),
-                seen(c, "beads"));
+                seen(c, "beads"),
+                c.yes("unsampled"));
         var need = new ProfileNeed(c.whole("csp_min"), c.whole("csp_max"), Source.ours("test"));
         return PrepPlan.choose(condition, need, new SiteLimits(c.yes("dust"), c.yes("wash")));
     }
@@ -103,7 +105,7 @@ public class PrepTest {
     @Test(dataProvider = "gates")
     public void a_gate_passes_what_it_says(String id, String values, boolean passes) {
         var need = new ProfileNeed(2, 3, Source.ours("test"));
-        Condition any = Condition.of(new Stories().facts().survey());
+        Condition any = Condition.of(new Stories().facts().survey(), Substrate.BARE_CONCRETE);
         Gate gate = PrepMethods.ALL.stream()
                 .flatMap(m -> m.steps(any, need).stream())
                 .flatMap(s -> s.gate().stream())

@@ -37,7 +37,8 @@ import openslab.core.survey.TestMethods;
 public final class Stories {
     public static final Instant START = Instant.parse("2026-05-04T08:00:00Z");
     public static final ZoneId WHERE = ZoneId.of("America/Halifax");
-    public static final Limits LIMITS = new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, "test sheet");
+    public static final Limits LIMITS =
+            new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, Limits.Asks.NOTHING, "test sheet");
 
     private final List<LogEntry> log = new ArrayList<>();
     private final List<Doubt> planDoubts = new ArrayList<>();

@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.List;
 import java.util.Optional;
+import openslab.core.floor.Substrate;
 import openslab.core.prep.Condition;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
@@ -33,6 +34,21 @@ public class WordsTest {
             {"profile", "csp=3", "CSP 3"},
             {"concrete-age", "age=40 d", "40 d"},
             {"concrete-age", "age=12 years", "12 years"},
+            {"moisture-meter", "shown=41.26", "41.3"},
+            {"absorption", "time=75 s", "75\u00a0s"},
+            {"solvent-rub", "sign=softens", "Softens or turns sticky"},
+            {"tape", "sign=grey", "Tape is lightly grey"},
+            {"pull-off", "force=880 lbf disc=50 mm gave=concrete", "289\u00a0psi"},
+            {"sounding", "hollow=8 m²", "10\u00a0%"},
+            {"crack", "width=1/16 in moves=yes", "0.063\u00a0in, moving"},
+            {"straightedge", "gap=1/4 in edge=long", "0.250\u00a0in"},
+            {"resistance", "ohms=45 MΩ volts=100 rh=40 %", "45.0\u00a0MΩ"},
+            {"resistance", "ohms=250 kΩ volts=10 rh=40 %", "250.0\u00a0kΩ"},
+            {"resistance", "ohms=1.2 GΩ volts=100 rh=40 %", "1.20\u00a0GΩ"},
+            {"slip", "dcof=0.47 wet=wet", "0.47 wet"},
+            {"old-floor", "laid=older laboratory=none", "before 1990 or unknown, no result"},
+            {"old-floor", "laid=newer laboratory=none", "laid 1990 or later"},
+            {"old-floor", "laid=older laboratory=found", "laboratory: asbestos or lead"},
             {"climate", "air=61 °F rh=64 % slab=58 °F", "61.0\u00a0°F, 64\u00a0%, slab 58.0\u00a0°F"},
         };
     }
@@ -45,13 +61,13 @@ public class WordsTest {
                 .survey()
                 .readings()
                 .get(0);
-        var site = new Site(Stories.LIMITS, 80, UnitSystem.US, Stories.START);
+        var site = new Site(Stories.LIMITS, Substrate.BARE_CONCRETE, 80, UnitSystem.US, Stories.START);
         assertEquals(TestMethods.of(method).found(reading, site), words);
     }
 
     private static PrepPlan plan(boolean sealer, boolean hollow, int cspMin, boolean dust) {
         var no = Optional.of(false);
-        var condition = new Condition(Optional.of(sealer), no, no, no, Optional.of(hollow), no);
+        var condition = new Condition(Optional.of(sealer), no, no, no, Optional.of(hollow), no, false);
         return PrepPlan.choose(condition, new ProfileNeed(cspMin, 5, Source.ours("test")), new SiteLimits(dust, true));
     }
 

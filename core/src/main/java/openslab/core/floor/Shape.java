@@ -16,6 +16,11 @@ public interface Shape {
 
     Outline outline();
 
+    /** Its outline, then round whatever is left out of it; of the largest part where there are several. */
+    default List<List<Outline.Corner>> rings() {
+        return List.of(outline().corners());
+    }
+
     Figure area(UnitSystem system);
 
     Figure perimeter(UnitSystem system);

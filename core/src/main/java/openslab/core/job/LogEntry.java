@@ -13,7 +13,7 @@ import openslab.core.quantity.Value;
  * One thing that happened, never changed afterwards. A mistake is struck by a later entry, and stays readable.
  *
  * @param key made by whoever sent it, so that a tap sent twice is stored once
- * @param subject what it is about: a test method, a gate, a layer, or the key of the entry struck; empty for a note
+ * @param subject what it is about: a test method, a gate, a layer, a place, or the key of the entry struck; empty for a note
  * @param place where on the floor; empty where it speaks for the whole zone
  * @param at when it happened
  */
@@ -26,12 +26,16 @@ public record LogEntry(
         String by,
         String note,
         Map<String, Value> values) {
+    private static final double REACH_M = 2000;
+
     public enum Kind {
         READING,
         GATE,
         BATCH,
         COAT,
         NOTE,
+        /** Where on the floor a place is; a later one moves it. */
+        PLACE,
         STRIKE
     }
 
@@ -39,6 +43,11 @@ public record LogEntry(
     public static final List<Field> BATCH_FIELDS = List.of(
             Field.quantity("volume", "Mixed", Unit.GALLON, Unit.LITRE, 0.01, 1000, "A and B together"),
             Field.quantity("area", "Spread over", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.1, 100_000, ""));
+
+    /** Where a place is, in metres of the zone's plan. */
+    public static final List<Field> PLACE_FIELDS = List.of(
+            Field.quantity("along", "Along", Unit.FOOT, Unit.METRE, -REACH_M, REACH_M, "along the first wall"),
+            Field.quantity("off", "Off it", Unit.FOOT, Unit.METRE, -REACH_M, REACH_M, "off it, to the left"));
 
     public LogEntry {
         values = Map.copyOf(values);

@@ -55,7 +55,7 @@ public record PrepReport(
             Optional<LogEntry> entry) {}
 
     static PrepReport of(ZoneFacts zone, ProfileNeed need, ProfileNeed byThickness) {
-        PrepPlan plan = PrepPlan.choose(Condition.of(zone.survey()), need, zone.site());
+        PrepPlan plan = PrepPlan.choose(Condition.of(zone.survey(), zone.substrate()), need, zone.site());
         var steps = new ArrayList<StepReport>();
         var states = new ArrayList<GateState>();
         for (Step step : plan.steps()) {

@@ -3,7 +3,9 @@ package openslab.core.job;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
+import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.plan.Doubt;
@@ -13,6 +15,7 @@ import openslab.core.product.Exposure;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Survey;
 import openslab.core.survey.method.Climate;
+import openslab.core.survey.place.Placement;
 
 /**
  * What is known of a zone, and what was chosen for it. The log is sifted once: everything derived asks it again and again.
@@ -33,6 +36,7 @@ public final class ZoneFacts {
     private final List<LogEntry> log;
     private final Map<About, List<LogEntry>> standing;
     private final Survey survey;
+    private final List<Placement.Marked> places;
     private final Optional<Double> slabC;
 
     /**
@@ -70,6 +74,17 @@ public final class ZoneFacts {
                 .filter(e -> e.kind() == LogEntry.Kind.READING)
                 .map(e -> new Reading(e.key(), e.subject(), e.place(), e.at(), e.by(), e.values()))
                 .toList());
+        Map<String, LogEntry> marked = new TreeMap<>();
+        unstruck.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.PLACE)
+                .forEach(e -> marked.merge(e.place(), e, (a, b) -> b.at().isBefore(a.at()) ? a : b));
+        this.places = marked.values().stream()
+                .map(e -> new Placement.Marked(
+                        e.place(),
+                        new Corner(
+                                e.values().get("along").base(),
+                                e.values().get("off").base())))
+                .toList();
         this.slabC = planSlabC.or(() -> survey.newest(Climate.ID).map(r -> r.number("slab")));
     }
 
@@ -130,6 +145,11 @@ public final class ZoneFacts {
     /** Every reading that stands. */
     public Survey survey() {
         return survey;
+    }
+
+    /** Where the places are that somebody marked, by name. */
+    public List<Placement.Marked> places() {
+        return places;
     }
 
     /** The slab's temperature to plan with, °C. */

@@ -19,6 +19,7 @@ import openslab.core.survey.Limits;
 import openslab.core.survey.Site;
 import openslab.core.survey.Survey;
 import openslab.core.survey.Verdict;
+import openslab.core.survey.place.Placement;
 
 /** Everything that follows from a zone's facts at one moment. */
 public record ZoneReport(
@@ -30,6 +31,7 @@ public record ZoneReport(
         Figure perimeter,
         Optional<Limits> limits,
         Survey.Judgement survey,
+        List<Placement.Marked> places,
         PrepReport prep,
         Figure totalDry,
         List<LayerReport> layers,
@@ -47,7 +49,8 @@ public record ZoneReport(
                 BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system);
         Optional<Limits> limits = buildUp.limits();
         Survey survey = zone.survey();
-        Survey.Judgement judged = limits.map(l -> survey.judge(new Site(l, area.base(), system, now), findings(zone)))
+        Survey.Judgement judged = limits.map(
+                        l -> survey.judge(new Site(l, zone.substrate(), area.base(), system, now), findings(zone)))
                 .orElseGet(ZoneReport::nothingChosen);
         ProfileNeed need = buildUp.profileNeed();
         PrepReport prep = PrepReport.of(zone, need, buildUp.profileByThickness());
@@ -64,6 +67,7 @@ public record ZoneReport(
                 zone.shape().perimeter(system),
                 limits,
                 judged,
+                zone.places(),
                 prep,
                 buildUp.totalDry(),
                 layers,
@@ -87,7 +91,6 @@ public record ZoneReport(
     }
 
     private static Finding substrate(Substrate substrate) {
-        boolean resilient = substrate.family() == Substrate.Family.RESILIENT;
         return Finding.of("substrate")
                 .measured(substrate.label())
                 .needed("concrete, or tests made for this substrate", Source.ours("a test is made for what it tests"))
@@ -95,10 +98,7 @@ public record ZoneReport(
                         lower(substrate.label()) + " under it",
                         "The tests and the preparation here are for concrete; on " + lower(substrate.label())
                                 + " they prove nothing.",
-                        resilient
-                                ? "Do not sand, grind or strip it dry: laid before the late 1980s, it or its adhesive may hold"
-                                        + " asbestos. Have it tested by a licensed firm, and go by the sheet and local rules."
-                                : "Go by the sheet in hand and a test patch until this substrate has methods of its own.");
+                        "Go by the sheet in hand and a test patch until this substrate has methods of its own.");
     }
 
     private static String lower(String title) {

@@ -14,7 +14,13 @@ public final class PrepMethods {
     public static final List<PrepMethod> ALL = List.of(new CleanAndTest(), new Grind(), new Etch());
 
     private static final Condition ANY = new Condition(
-            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            false);
 
     private PrepMethods() {}
 

@@ -18,7 +18,8 @@ public record PrepPlan(
         var refused = new ArrayList<Refused>();
         PrepMethod chosen = null;
         for (PrepMethod method : PrepMethods.ALL) {
-            List<String> reasons = method.refusals(condition, need, site);
+            List<String> reasons =
+                    condition.unsampled() ? List.of(Condition.UNSAMPLED) : method.refusals(condition, need, site);
             if (!reasons.isEmpty()) {
                 refused.add(new Refused(method.id(), method.title(), reasons));
             } else if (chosen == null) {

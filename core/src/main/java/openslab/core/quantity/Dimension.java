@@ -16,6 +16,12 @@ public enum Dimension {
     TIME,
     PERCENT,
     EMISSION,
+    STRESS,
+    FORCE,
+    RESISTANCE,
+    VOLTAGE,
+    /** Times watched with a stopwatch, apart from the clocks of a floor. */
+    SECONDS,
     NUMBER,
     MONEY
 }

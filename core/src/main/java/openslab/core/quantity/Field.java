@@ -14,9 +14,18 @@ import java.util.stream.Collectors;
  * @param min lowest accepted, base unit, inclusive; {@code max} likewise
  * @param choices empty for a quantity
  * @param hint what to write, or empty
+ * @param needed false where it may be left out
  */
 public record Field(
-        String id, String label, Unit us, Unit metric, double min, double max, List<Choice> choices, String hint) {
+        String id,
+        String label,
+        Unit us,
+        Unit metric,
+        double min,
+        double max,
+        List<Choice> choices,
+        String hint,
+        boolean needed) {
     public record Choice(String id, String label) {}
 
     public Field {
@@ -24,7 +33,7 @@ public record Field(
     }
 
     public static Field quantity(String id, String label, Unit us, Unit metric, double min, double max, String hint) {
-        return new Field(id, label, us, metric, min, max, List.of(), hint);
+        return new Field(id, label, us, metric, min, max, List.of(), hint, true);
     }
 
     public static Field quantity(String id, String label, Unit unit, double min, double max, String hint) {
@@ -32,11 +41,16 @@ public record Field(
     }
 
     public static Field choice(String id, String label, Choice... choices) {
-        return new Field(id, label, Unit.ONE, Unit.ONE, 0, 0, List.of(choices), "");
+        return new Field(id, label, Unit.ONE, Unit.ONE, 0, 0, List.of(choices), "", true);
     }
 
     public static Field yesNo(String id, String label) {
         return choice(id, label, new Choice("no", "No"), new Choice("yes", "Yes"));
+    }
+
+    /** The same field, which may be left out. */
+    public Field ifWanted() {
+        return new Field(id, label, us, metric, min, max, choices, hint, false);
     }
 
     public Unit unit(UnitSystem system) {
@@ -54,8 +68,12 @@ public record Field(
         var faults = new ArrayList<InvalidInput.Fault>();
         Map<String, Value> values = new LinkedHashMap<>();
         for (Field field : fields) {
+            String text = typed.get(field.id);
+            if (!field.needed && (text == null || text.isBlank())) {
+                continue;
+            }
             try {
-                values.put(field.id, field.parse(group + "." + field.id, typed.get(field.id), system));
+                values.put(field.id, field.parse(group + "." + field.id, text, system));
             } catch (InvalidInput e) {
                 faults.addAll(e.faults());
             }

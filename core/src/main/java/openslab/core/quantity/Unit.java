@@ -57,6 +57,17 @@ public enum Unit {
     YEAR("years", Dimension.TIME, 525_960, 1, "year", "years"),
     PERCENT("%", Dimension.PERCENT, 1, 0, "%"),
     MVER("lb/1000 ft²/24 h", Dimension.EMISSION, 1, 2, "lb", "lb/1000 ft²/24 h"),
+    MEGAPASCAL("MPa", Dimension.STRESS, 1, 2, "mpa", "n/mm²", "n/mm2"),
+    PSI("psi", Dimension.STRESS, 0.45359237 * 9.80665 / (0.0254 * 0.0254) / 1e6, 0, "psi"),
+    NEWTON("N", Dimension.FORCE, 1, 0, "n"),
+    KILONEWTON("kN", Dimension.FORCE, 1000, 2, "kn"),
+    POUND_FORCE("lbf", Dimension.FORCE, 0.45359237 * 9.80665, 0, "lbf", "lb"),
+    OHM("Ω", Dimension.RESISTANCE, 1, 0, "ω", "ohm", "ohms"),
+    KILOHM("kΩ", Dimension.RESISTANCE, 1e3, 1, "kω", "kohm"),
+    MEGOHM("MΩ", Dimension.RESISTANCE, 1e6, 1, "mω", "mohm", "megohm", "megohms"),
+    GIGOHM("GΩ", Dimension.RESISTANCE, 1e9, 2, "gω", "gohm"),
+    VOLT("V", Dimension.VOLTAGE, 1, 0, "v", "volt", "volts"),
+    SECOND("s", Dimension.SECONDS, 1, 0, "s", "sec", "second", "seconds"),
     ONE("", Dimension.NUMBER, 1, 2),
     MONEY("", Dimension.MONEY, 1, 2);
 
@@ -144,18 +155,28 @@ public enum Unit {
             case TIME -> HOUR;
             case PERCENT -> PERCENT;
             case EMISSION -> MVER;
+            case STRESS -> us ? PSI : MEGAPASCAL;
+            case FORCE -> us ? POUND_FORCE : NEWTON;
+            case RESISTANCE -> MEGOHM;
+            case VOLTAGE -> VOLT;
+            case SECONDS -> SECOND;
             case NUMBER -> ONE;
             case MONEY -> MONEY;
         };
+    }
+
+    /** For gaps, cracks and holes. */
+    public static Unit small(UnitSystem system) {
+        return system == UnitSystem.US ? INCH : MILLIMETRE;
     }
 
     /** The unit that shows {@code other}'s quantity to a reader of {@code system}: small lengths stay small. */
     static Unit counterpart(Unit other, UnitSystem system) {
         boolean us = system == UnitSystem.US;
         return switch (other) {
-            case CENTIMETRE, MILLIMETRE, INCH -> us ? INCH : MILLIMETRE;
+            case CENTIMETRE, MILLIMETRE, INCH -> small(system);
             case MILLILITRE, FLUID_OUNCE -> us ? FLUID_OUNCE : MILLILITRE;
-            case GRAM, MINUTE, HOUR, DAY, YEAR -> other;
+            case GRAM, MINUTE, HOUR, DAY, YEAR, OHM, KILOHM, MEGOHM, GIGOHM -> other;
             default -> of(other.dimension, system);
         };
     }

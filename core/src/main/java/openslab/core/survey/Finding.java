@@ -92,7 +92,8 @@ public record Finding(
             return close(Verdict.STOP, brief, because, remedy);
         }
 
-        private Finding close(Verdict verdict, String brief, String because, String remedy) {
+        /** For a method that decides its word as data. */
+        public Finding close(Verdict verdict, String brief, String because, String remedy) {
             return new Finding(
                     rule,
                     verdict,

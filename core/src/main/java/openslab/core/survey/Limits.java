@@ -12,6 +12,7 @@ import openslab.core.quantity.Source;
  * @param dewMarginK slab above dew point, kelvins
  * @param minAgeDays age of the concrete
  * @param cspMin lowest concrete surface profile, 1–10
+ * @param asks what only some sheets ask
  * @param sheet whose limits these are
  */
 public record Limits(
@@ -26,7 +27,24 @@ public record Limits(
         double minAgeDays,
         int cspMin,
         int cspMax,
+        Asks asks,
         String sheet) {
+
+    /**
+     * All of them of the floor that is to be coated; what the finished floor is to reach belongs to its handover.
+     *
+     * @param pullOffMinMpa tensile strength of the prepared surface; 0 where the sheet does not ask
+     * @param resistanceMinOhm from point to point; 0 where the sheet does not ask
+     * @param resistanceMaxOhm infinite where the sheet does not ask; the floor must stay under it
+     * @param dcofMin wet dynamic friction; 0 where the sheet does not ask
+     */
+    public record Asks(double pullOffMinMpa, double resistanceMinOhm, double resistanceMaxOhm, double dcofMin) {
+        public static final Asks NOTHING = new Asks(0, 0, Double.POSITIVE_INFINITY, 0);
+
+        public boolean resistance() {
+            return resistanceMinOhm > 0 || resistanceMaxOhm < Double.POSITIVE_INFINITY;
+        }
+    }
 
     /** What holds for every sheet in the build-up at once. */
     public static Limits strictest(List<Limits> all, String sheet) {
@@ -42,6 +60,11 @@ public record Limits(
                 most(all, Limits::minAgeDays),
                 (int) most(all, Limits::cspMin),
                 (int) least(all, Limits::cspMax),
+                new Asks(
+                        most(all, l -> l.asks.pullOffMinMpa),
+                        most(all, l -> l.asks.resistanceMinOhm),
+                        least(all, l -> l.asks.resistanceMaxOhm),
+                        most(all, l -> l.asks.dcofMin)),
                 sheet);
     }
 

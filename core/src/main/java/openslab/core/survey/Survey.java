@@ -14,6 +14,7 @@ import openslab.core.quantity.Figure;
 /** All that was found on a zone, and what it adds up to. */
 public final class Survey {
     /**
+     * @param required whether the zone is not known well enough without it
      * @param needed how many the area needs, with its working; 0 value never occurs
      * @param taken readings that count, one per place
      * @param verdict the worst word of this method's findings
@@ -54,13 +55,13 @@ public final class Survey {
     }
 
     /** Everything read by {@code method}, oldest first. */
-    private List<Reading> by(String method) {
+    public List<Reading> all(String method) {
         return byMethod.getOrDefault(method, List.of());
     }
 
     /** The newest reading by {@code method}, wherever it was taken. */
     public Optional<Reading> newest(String method) {
-        return by(method).stream().reduce(Survey::later);
+        return all(method).stream().reduce(Survey::later);
     }
 
     /** Whether any place now speaks {@code yes} to {@code field} of {@code method}; empty when nobody looked. */
@@ -72,7 +73,7 @@ public final class Survey {
     /** The newest reading at each place. */
     public List<Reading> current(String method) {
         Map<String, Reading> byPlace = new LinkedHashMap<>();
-        for (Reading reading : by(method)) {
+        for (Reading reading : all(method)) {
             byPlace.merge(reading.place(), reading, Survey::later);
         }
         return List.copyOf(byPlace.values());
@@ -97,10 +98,11 @@ public final class Survey {
             int from = findings.size();
             List<Reading> current = current(method.id());
             Set<String> speaking = current.stream().map(Reading::key).collect(Collectors.toSet());
-            for (Reading reading : by(method.id())) {
+            for (Reading reading : all(method.id())) {
                 boolean speaks = speaking.contains(reading.key());
                 List<Finding> judged = method.judge(reading, site);
-                entries.add(new Entry(reading, method.title(), method.found(reading, site), worst(judged), !speaks));
+                entries.add(new Entry(
+                        reading, method.about().title(), method.found(reading, site), worst(judged), !speaks));
                 if (speaks) {
                     findings.addAll(judged);
                 }
@@ -108,12 +110,14 @@ public final class Survey {
             int taken =
                     (int) current.stream().filter(r -> method.valid(r, site)).count();
             Figure needed = method.count().figure(site.areaM2(), site.units());
-            if (method.required() && taken < needed.value()) {
+            boolean asked = method.asked(this, site);
+            if (asked && taken < needed.value()) {
                 findings.add(missing(method, taken, needed));
             }
+            findings.addAll(method.compare(this, site));
             List<Finding> own = findings.subList(from, findings.size());
             Verdict word = own.isEmpty() ? Verdict.WATCH : worst(own);
-            tallies.add(new Tally(method.id(), method.title(), method.required(), needed, taken, word));
+            tallies.add(new Tally(method.id(), method.about().title(), asked, needed, taken, word));
         }
         findings.sort(Comparator.comparing(Finding::verdict).reversed());
         return new Judgement(worst(findings), summary(findings), findings, tallies, entries, earliest(findings));
@@ -121,15 +125,14 @@ public final class Survey {
 
     private static Finding missing(TestMethod method, int taken, Figure needed) {
         int n = (int) needed.value();
-        String brief = n == 1 ? "no " + lower(method.title()) : lower(method.title()) + " " + taken + " of " + n;
-        return Finding.of(method.id() + "-count")
+        String brief = n == 1
+                ? "no " + lower(method.about().title())
+                : lower(method.about().title()) + " " + taken + " of " + n;
+        var draft = Finding.of(method.id() + "-count")
                 .measured(taken + " taken")
                 .needed(n + (n == 1 ? " test" : " tests"), method.count().source())
-                .working(needed)
-                .hold(
-                        brief,
-                        "Not tested enough: what was not measured is not known, and a floor fails where nobody looked.",
-                        n - taken == 1 ? "Take one more." : "Take " + (n - taken) + " more, spread over the floor.");
+                .working(needed);
+        return method.missing(draft, brief, n - taken);
     }
 
     /** Lower case, unless the word is an abbreviation or a symbol. */
@@ -142,21 +145,36 @@ public final class Survey {
         return Verdict.worst(findings.stream().map(Finding::verdict).toList());
     }
 
+    /** What one rule found, and where else it found it: "water beads at A, likewise at B, C". */
+    private static String brief(List<Finding> sameRule) {
+        Finding first = sameRule.get(0);
+        List<String> elsewhere = sameRule.stream()
+                .map(Finding::place)
+                .filter(place -> !place.equals(first.place()))
+                .distinct()
+                .toList();
+        return first.brief() + (elsewhere.isEmpty() ? "" : ", likewise at " + String.join(", ", elsewhere));
+    }
+
     /** The briefs of the worst word's findings: "water beads at C; no profile; and 2 more". */
     private static String summary(List<Finding> sorted) {
         Verdict worst = worst(sorted);
         if (worst == Verdict.GO) {
             return "Tested enough, and nothing found stands against this build-up.";
         }
-        List<String> briefs = sorted.stream()
+        Map<String, List<Finding>> byRule = sorted.stream()
                 .filter(f -> f.verdict() == worst)
-                .map(Finding::brief)
-                .distinct()
-                .toList();
+                .collect(Collectors.groupingBy(Finding::rule, LinkedHashMap::new, Collectors.toList()));
+        List<String> briefs = byRule.values().stream().map(Survey::brief).toList();
         String listed = String.join("; ", briefs.subList(0, Math.min(BRIEFS_IN_SUMMARY, briefs.size())));
         int rest = briefs.size() - BRIEFS_IN_SUMMARY;
         String sentence = rest > 0 ? listed + "; and " + rest + " more" : listed;
-        return Character.toUpperCase(sentence.charAt(0)) + sentence.substring(1) + ".";
+        return capital(sentence) + ".";
+    }
+
+    /** A sentence begins large, and pH stays pH. */
+    private static String capital(String sentence) {
+        return sentence.startsWith("pH") ? sentence : Character.toUpperCase(sentence.charAt(0)) + sentence.substring(1);
     }
 
     private static Optional<Instant> earliest(List<Finding> findings) {

@@ -6,23 +6,45 @@ import openslab.core.quantity.Source;
 
 /** A way of testing a floor. A new one is one new class in {@code survey.method} and one line in {@link TestMethods}. */
 public interface TestMethod {
-    /** The method's word in the store and the API. */
-    String id();
+    /**
+     * What a method is.
+     *
+     * @param id its word in the store and the API
+     * @param how it is done, in one or two sentences, for the person about to do it
+     */
+    record About(String id, String title, TestGroup group, String how, Source source) {}
 
-    String title();
+    About about();
 
-    /** How it is done, in one or two sentences, for the person about to do it. */
-    String how();
-
-    Source source();
+    default String id() {
+        return about().id();
+    }
 
     List<Field> fields();
 
     TestCount count();
 
-    /** False where the test is taken only when somebody wants it. */
-    default boolean required() {
+    /** Whether the zone is not known well enough without it: because a sheet asks, or because something else was found. */
+    default boolean asked(Survey survey, Site site) {
         return true;
+    }
+
+    /**
+     * What it means that it was asked for and not done often enough.
+     *
+     * @param draft with what was taken and what is needed
+     * @param brief "no walk-over", "calcium chloride 2 of 3"
+     */
+    default Finding missing(Finding.Draft draft, String brief, int more) {
+        return draft.hold(
+                brief,
+                "Not tested enough: what was not measured is not known, and a floor fails where nobody looked.",
+                more == 1 ? "Take one more." : "Take " + more + " more, spread over the floor.");
+    }
+
+    /** What its readings mean side by side, beyond what each of them means. */
+    default List<Finding> compare(Survey survey, Site site) {
+        return List.of();
     }
 
     /** True where one reading speaks for the whole zone, so that nobody is asked for a place. */

@@ -3,13 +3,27 @@ package openslab.core.survey;
 import java.util.List;
 import java.util.stream.Collectors;
 import openslab.core.quantity.InvalidInput;
+import openslab.core.survey.method.BlackLight;
 import openslab.core.survey.method.CalciumChloride;
 import openslab.core.survey.method.Climate;
 import openslab.core.survey.method.ConcreteAge;
+import openslab.core.survey.method.CrackWidth;
+import openslab.core.survey.method.ElectronicMeter;
+import openslab.core.survey.method.FootRub;
 import openslab.core.survey.method.InSlabHumidity;
+import openslab.core.survey.method.OldFloor;
 import openslab.core.survey.method.PlasticSheet;
 import openslab.core.survey.method.ProfileComparison;
+import openslab.core.survey.method.PullOff;
+import openslab.core.survey.method.Scrape;
+import openslab.core.survey.method.SlipResistance;
+import openslab.core.survey.method.SolventRub;
+import openslab.core.survey.method.Sounding;
+import openslab.core.survey.method.Straightedge;
 import openslab.core.survey.method.SurfacePh;
+import openslab.core.survey.method.SurfaceResistance;
+import openslab.core.survey.method.TapeTest;
+import openslab.core.survey.method.TimedAbsorption;
 import openslab.core.survey.method.WalkOver;
 import openslab.core.survey.method.WaterDrop;
 
@@ -17,12 +31,26 @@ import openslab.core.survey.method.WaterDrop;
 public final class TestMethods {
     public static final List<TestMethod> ALL = List.of(
             new WalkOver(),
-            new WaterDrop(),
+            new OldFloor(),
+            new ElectronicMeter(),
             new CalciumChloride(),
             new InSlabHumidity(),
             new PlasticSheet(),
             new SurfacePh(),
+            new WaterDrop(),
+            new TimedAbsorption(),
+            new SolventRub(),
+            new Scrape(),
+            new BlackLight(),
+            new FootRub(),
             new ProfileComparison(),
+            new TapeTest(),
+            new Sounding(),
+            new PullOff(),
+            new CrackWidth(),
+            new Straightedge(),
+            new SurfaceResistance(),
+            new SlipResistance(),
             new ConcreteAge(),
             new Climate());
 

@@ -5,6 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.IntStream;
@@ -24,7 +25,10 @@ import openslab.core.floor.walk.Walk;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.polygonize.Polygonizer;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -51,12 +55,14 @@ public class PlanTest {
     }
 
     private static double jts(Outline outline) {
+        return polygon(outline.corners()).getArea();
+    }
+
+    private static Polygon polygon(List<Corner> corners) {
         var ring = new ArrayList<Coordinate>();
-        outline.corners().forEach(c -> ring.add(new Coordinate(c.x(), c.y())));
+        corners.forEach(c -> ring.add(new Coordinate(c.x(), c.y())));
         ring.add(ring.get(0));
-        return new GeometryFactory()
-                .createPolygon(ring.toArray(Coordinate[]::new))
-                .getArea();
+        return new GeometryFactory().createPolygon(ring.toArray(Coordinate[]::new));
     }
 
     private static List<Figure> figures(RoomPlan plan) {
@@ -127,8 +133,33 @@ public class PlanTest {
                     plan.pieces().stream().mapToDouble(RoomPlan.Piece::areaM2).sum();
             assertEquals(pieces, net, 1e-9 * gross, "trial " + trial);
             assertEquals(gross, new Outline(ring).areaM2(), 1e-9 * gross);
-            assertTrue(plan.pieces().size() >= 2 || !openings.isEmpty(), "trial " + trial);
+            assertEquals(plan.pieces().size(), facesNodedWhole(plan, cuts), "trial " + trial);
         }
+    }
+
+    /** The faces that the library finds when every wall, opening and line is noded with every other. */
+    private static long facesNodedWhole(RoomPlan plan, List<Room.Cut> cuts) {
+        Geometry floor = polygon(plan.outline().corners());
+        for (RoomPlan.DrawnOpening opening : plan.openings()) {
+            floor = floor.difference(polygon(opening.ring()));
+        }
+        Geometry linework = floor.getBoundary();
+        for (Room.Cut cut : cuts) {
+            Corner a = cut.line().get(0);
+            Corner b = cut.line().get(1);
+            double far = 1000 / Math.hypot(b.x() - a.x(), b.y() - a.y());
+            linework = linework.union(new GeometryFactory().createLineString(new Coordinate[] {
+                new Coordinate(a.x() - far * (b.x() - a.x()), a.y() - far * (b.y() - a.y())),
+                new Coordinate(b.x() + far * (b.x() - a.x()), b.y() + far * (b.y() - a.y()))
+            }));
+        }
+        var polygonizer = new Polygonizer();
+        polygonizer.add(linework);
+        Geometry whole = floor;
+        return ((Collection<?>) polygonizer.getPolygons())
+                .stream()
+                        .filter(face -> whole.contains(((Geometry) face).getInteriorPoint()))
+                        .count();
     }
 
     private static Room room(Walk walk, List<Room.Opening> openings, List<Room.Cut> cuts) {

@@ -8,12 +8,12 @@ import openslab.core.floor.walk.Run;
 import openslab.core.floor.walk.Walk;
 
 /** Walks as the tables in {@code cases/} write them, lengths in feet: "24|L 20|L30 9 (2". */
-final class Tape {
+public final class Tape {
     static final double FOOT = 0.3048;
 
     private Tape() {}
 
-    static Walk walk(String text) {
+    public static Walk walk(String text) {
         var runs = new ArrayList<Run>();
         for (String pull : text.split("\\|")) {
             List<String> words = new ArrayList<>(Arrays.asList(pull.trim().split(" ")));

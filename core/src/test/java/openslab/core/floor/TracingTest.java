@@ -146,6 +146,20 @@ public class TracingTest {
                 traced.left(), List.of("walls: not closed (1)", "posts: in no room (1)", "cracks: in no room (1)"));
     }
 
+    @Test
+    public void a_width_that_the_drawing_does_not_say_is_told() {
+        Stroke wide = line("joints", 1, 0, 1, 4);
+        Tracing.Traced traced = trace(
+                ring("walls", 0, 0, 4, 0, 4, 4, 0, 4),
+                new Stroke(wide.layer(), wide.name(), wide.vertices(), false, 0.01, 0.03),
+                line("joints", 2, 0, 2, 4),
+                line("lines", 3, 0, 3, 4));
+        assertEquals(
+                traced.assumed(),
+                List.of("joints: without a width or a depth, taken as 6 mm (1/4 in) wide and 25 mm (1 in) deep (1)"));
+        assertEquals(traced.left(), List.of());
+    }
+
     /** A wall between two rooms is drawn once. */
     @Test
     public void rooms_that_share_a_wall_are_told_apart() {

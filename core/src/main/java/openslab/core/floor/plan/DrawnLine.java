@@ -1,7 +1,9 @@
 package openslab.core.floor.plan;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import openslab.core.floor.Outline.Corner;
 
 /**
@@ -20,8 +22,16 @@ public record DrawnLine(String id, Kind kind, List<Corner> points, double widthM
         DOOR,
         EXIT,
         RAMP,
-        LIP
+        LIP;
+
+        /** Whether the slab is parted there. */
+        public boolean isBreak() {
+            return BREAKS.contains(this);
+        }
     }
+
+    private static final Set<Kind> BREAKS =
+            EnumSet.of(Kind.CONTROL, Kind.CONSTRUCTION, Kind.EXPANSION, Kind.CRACK, Kind.MOVING_CRACK);
 
     static List<DrawnLine> of(Room room, List<RoomPlan.Wall> walls) {
         var lines = new ArrayList<DrawnLine>();

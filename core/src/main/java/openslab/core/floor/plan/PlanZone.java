@@ -36,11 +36,15 @@ public record PlanZone(List<RoomPlan.Piece> parts) implements Shape {
     /** Of its largest part. */
     @Override
     public Outline outline() {
-        return new Outline(parts.stream()
+        return new Outline(rings().get(0));
+    }
+
+    @Override
+    public List<List<Outline.Corner>> rings() {
+        return parts.stream()
                 .max(java.util.Comparator.comparingDouble(RoomPlan.Piece::areaM2))
                 .orElseThrow()
-                .rings()
-                .get(0));
+                .rings();
     }
 
     @Override

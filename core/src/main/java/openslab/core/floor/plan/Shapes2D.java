@@ -1,18 +1,21 @@
 package openslab.core.floor.plan;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import openslab.core.floor.Outline.Corner;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Point;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.util.LinearComponentExtracter;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
@@ -20,6 +23,12 @@ import org.locationtech.jts.operation.polygonize.Polygonizer;
 /** Between our corners and the geometry library's shapes. */
 public final class Shapes2D {
     static final GeometryFactory FACTORY = new GeometryFactory();
+
+    /** A side this far from a line is not crossed by it, however its figures are rounded. */
+    private static final double CLEAR_M = 1e-6;
+
+    /** The share of a floor that its pieces may lack by rounding. */
+    private static final double LOST = 1e-9;
 
     private Shapes2D() {}
 
@@ -68,29 +77,77 @@ public final class Shapes2D {
         if (lines.isEmpty()) {
             return polygons(floor);
         }
-        var linework = new ArrayList<Geometry>(lines);
-        linework.add(floor.getBoundary());
-        var within = new IndexedPointInAreaLocator(floor);
-        var pieces = new ArrayList<Polygon>();
-        for (Polygon piece : between(linework)) {
-            if (within.locate(piece.getInteriorPoint().getCoordinate()) != Location.EXTERIOR) {
-                pieces.add(piece);
+        var near = new ArrayList<Geometry>(lines);
+        var far = new ArrayList<LineString>();
+        for (Object ring : LinearComponentExtracter.getLines(floor)) {
+            sort((LineString) ring, lines, near, far);
+        }
+        List<Polygon> pieces = within(floor, faces(near, far));
+        double parted = pieces.stream().mapToDouble(Polygon::getArea).sum();
+        if (Math.abs(parted - floor.getArea()) <= LOST * floor.getArea()) {
+            return pieces;
+        }
+        // where a crossing had to be snapped, its neighbours moved and no longer meet what was left out
+        near.addAll(far);
+        return within(floor, faces(near, List.of()));
+    }
+
+    /** Of a ring, the sides that a line may cross, one by one, and the strings of sides between them, which none does. */
+    private static void sort(LineString ring, List<LineString> lines, List<Geometry> near, List<LineString> far) {
+        Coordinate[] at = ring.getCoordinates();
+        int from = 0;
+        for (int i = 1; i < at.length; i++) {
+            Coordinate a = at[i - 1];
+            Coordinate b = at[i];
+            if (lines.stream().anyMatch(line -> mayCross(a, b, line))) {
+                if (from < i - 1) {
+                    far.add(FACTORY.createLineString(Arrays.copyOfRange(at, from, i)));
+                }
+                near.add(FACTORY.createLineString(new Coordinate[] {a, b}));
+                from = i;
             }
         }
-        return pieces;
+        if (from < at.length - 1) {
+            far.add(FACTORY.createLineString(Arrays.copyOfRange(at, from, at.length)));
+        }
+    }
+
+    /** False only where both ends lie clearly on one side of every part of the line, or apart from it. */
+    private static boolean mayCross(Coordinate a, Coordinate b, LineString line) {
+        for (int i = 1; i < line.getNumPoints(); i++) {
+            Coordinate p = line.getCoordinateN(i - 1);
+            Coordinate q = line.getCoordinateN(i);
+            double length = p.distance(q);
+            double aside = ((q.x - p.x) * (a.y - p.y) - (q.y - p.y) * (a.x - p.x)) / length;
+            double bside = ((q.x - p.x) * (b.y - p.y) - (q.y - p.y) * (b.x - p.x)) / length;
+            boolean apart = Math.min(aside, bside) > CLEAR_M || Math.max(aside, bside) < -CLEAR_M;
+            if (!apart && Envelope.intersects(a, b, p, q)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static List<Polygon> within(Geometry floor, Collection<Polygon> faces) {
+        var within = new IndexedPointInAreaLocator(floor);
+        return faces.stream()
+                .filter(face -> within.locate(face.getInteriorPoint().getCoordinate()) != Location.EXTERIOR)
+                .toList();
     }
 
     /** What lines enclose between them, each face by its outer ring. */
     public static List<List<Corner>> faces(List<List<Corner>> lines) {
-        return between(lines.stream().map(l -> (Geometry) line(l)).toList()).stream()
+        return faces(lines.stream().map(l -> (Geometry) line(l)).toList(), List.of()).stream()
                 .map(face -> corners(face.getExteriorRing()))
                 .toList();
     }
 
+    /** @param crossing to be parted where they cross; {@code apart} cross nothing and meet the others at their ends only */
     @SuppressWarnings("unchecked") // the library's collection has no type
-    private static Collection<Polygon> between(List<Geometry> linework) {
+    private static Collection<Polygon> faces(List<Geometry> crossing, List<LineString> apart) {
         var polygonizer = new Polygonizer();
-        polygonizer.add(OverlayNGRobust.union(linework, FACTORY));
+        polygonizer.add(OverlayNGRobust.union(crossing, FACTORY));
+        polygonizer.add(apart);
         return polygonizer.getPolygons();
     }
 

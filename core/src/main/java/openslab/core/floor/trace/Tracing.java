@@ -25,23 +25,28 @@ public final class Tracing {
 
     private static final double LEAST_ROOM_M2 = 0.01;
     private static final double SQUARE = 1e-6;
-    /** Joints and cracks that the drawing gives no width or depth: ours, to be measured on the floor. */
+    /** Joints and cracks that the drawing gives no width or depth: ours, told, and to be measured on the floor. */
     private static final double WIDTH_M = 0.006;
 
     private static final double DEPTH_M = 0.025;
+    private static final String ASSUMED =
+            "without a width or a depth, taken as 6 mm (1/4 in) wide and 25 mm (1 in) deep";
 
     /**
      * @param left what was not taken over, why, and how many: "walls: not closed (3)"
+     * @param assumed what the drawing does not say and was taken as something, likewise
      */
-    public record Traced(List<Room> rooms, List<String> left) {
+    public record Traced(List<Room> rooms, List<String> left, List<String> assumed) {
         public Traced {
             rooms = List.copyOf(rooms);
             left = List.copyOf(left);
+            assumed = List.copyOf(assumed);
         }
     }
 
     private final List<Outer> outers = new ArrayList<>();
     private final Map<String, Integer> left = new LinkedHashMap<>();
+    private final Map<String, Integer> assumed = new LinkedHashMap<>();
 
     private Tracing() {}
 
@@ -62,11 +67,13 @@ public final class Tracing {
         for (Outer outer : tracing.outers) {
             rooms.add(outer.room(firstRoom + rooms.size()));
         }
-        return new Traced(
-                rooms,
-                tracing.left.entrySet().stream()
-                        .map(e -> e.getKey() + " (" + e.getValue() + ")")
-                        .toList());
+        return new Traced(rooms, counted(tracing.left), counted(tracing.assumed));
+    }
+
+    private static List<String> counted(Map<String, Integer> told) {
+        return told.entrySet().stream()
+                .map(e -> e.getKey() + " (" + e.getValue() + ")")
+                .toList();
     }
 
     private void leave(String layer, String why) {
@@ -188,7 +195,14 @@ public final class Tracing {
         Corner a = points.get((points.size() - 1) / 2);
         Corner b = points.get((points.size() - 1) / 2 + 1);
         around(new Corner((a.x() + b.x()) / 2, (a.y() + b.y()) / 2))
-                .ifPresentOrElse(outer -> outer.line(stroke, points, role), () -> leave(stroke.layer(), "in no room"));
+                .ifPresentOrElse(
+                        outer -> {
+                            outer.line(stroke, points, role);
+                            if (role != Role.ZONE_LINE && (stroke.widthM() <= 0 || stroke.depthM() <= 0)) {
+                                assumed.merge(stroke.layer() + ": " + ASSUMED, 1, Integer::sum);
+                            }
+                        },
+                        () -> leave(stroke.layer(), "in no room"));
     }
 
     /** The smallest room that holds a place. */

@@ -12,10 +12,13 @@ import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
+import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 
 /** A dish of anhydrous calcium chloride under a cover: vapour emission from the weight it gains. */
 public final class CalciumChloride implements TestMethod {
+    static final String ID = "calcium-chloride";
+
     static final Source F1869 = Source.published("ASTM F1869, from memory");
     private static final double MIN_HOURS = 60;
     private static final double MAX_HOURS = 72;
@@ -24,24 +27,16 @@ public final class CalciumChloride implements TestMethod {
 
     private static final TestCount COUNT = new TestCount(3, 1000, 1, 1000, F1869);
 
-    @Override
-    public String id() {
-        return "calcium-chloride";
-    }
+    private static final About ABOUT = new About(
+            ID,
+            "Calcium chloride",
+            TestGroup.MOISTURE,
+            "Grind a 20 in square clean 24 h before. Weigh the dish to 0.1 g, tape the cover down, leave it 60 to 72 h, weigh again.",
+            F1869);
 
     @Override
-    public String title() {
-        return "Calcium chloride";
-    }
-
-    @Override
-    public String how() {
-        return "Grind a 20 in square clean 24 h before. Weigh the dish to 0.1 g, tape the cover down, leave it 60 to 72 h, weigh again.";
-    }
-
-    @Override
-    public Source source() {
-        return F1869;
+    public About about() {
+        return ABOUT;
     }
 
     @Override
@@ -98,7 +93,7 @@ public final class CalciumChloride implements TestMethod {
         Figure emission = emission(r, site);
         double limit = site.limits().mverMaxLb();
         String at = " at " + r.place();
-        var finding = Finding.of(id(), r).working(emission);
+        var finding = Finding.of(ABOUT.id(), r).working(emission);
         if (!valid(r, site)) {
             String hours = Show.in(Unit.HOUR, r.number("hours"));
             return List.of(finding.measured(hours + " exposed")

@@ -15,6 +15,7 @@ import openslab.core.survey.Limits;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
+import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 
 /** Air temperature and humidity, and the slab's own temperature. */
@@ -25,24 +26,16 @@ public final class Climate implements TestMethod {
     /** OURS: a door opens, the sun comes round; after half a day the air of the morning says nothing. */
     private static final Duration FRESH = Duration.ofHours(12);
 
-    @Override
-    public String id() {
-        return ID;
-    }
+    private static final About ABOUT = new About(
+            ID,
+            "Air and slab",
+            TestGroup.AIR,
+            "Read air temperature and humidity at knee height in the shade, and the slab with a contact probe.",
+            Source.published("ISO 8502-4, from memory"));
 
     @Override
-    public String title() {
-        return "Air and slab";
-    }
-
-    @Override
-    public String how() {
-        return "Read air temperature and humidity at knee height in the shade, and the slab with a contact probe.";
-    }
-
-    @Override
-    public Source source() {
-        return Source.published("ISO 8502-4, from memory");
+    public About about() {
+        return ABOUT;
     }
 
     @Override

@@ -11,28 +11,24 @@ import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
+import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 
 /** How long ago the slab was placed. */
 public final class ConcreteAge implements TestMethod {
-    @Override
-    public String id() {
-        return "concrete-age";
-    }
+    /** This method's word, for the drying that began when the concrete was placed. */
+    public static final String ID = "concrete-age";
+
+    private static final About ABOUT = new About(
+            ID,
+            "Concrete age",
+            TestGroup.AIR,
+            "Ask, or read it off the drawings. Days for a new slab, years for an old one.",
+            Source.commonPractice(""));
 
     @Override
-    public String title() {
-        return "Concrete age";
-    }
-
-    @Override
-    public String how() {
-        return "Ask, or read it off the drawings. Days for a new slab, years for an old one.";
-    }
-
-    @Override
-    public Source source() {
-        return Source.commonPractice("");
+    public About about() {
+        return ABOUT;
     }
 
     @Override
@@ -65,7 +61,7 @@ public final class ConcreteAge implements TestMethod {
     public List<Finding> judge(Reading r, Site site) {
         double wanted = site.limits().minAgeDays();
         double age = ageDays(r, site.now());
-        var finding = Finding.of(id(), r)
+        var finding = Finding.of(ABOUT.id(), r)
                 .measured(found(r, site))
                 .needed(Show.number(wanted, 0) + " d or more", site.limits().source());
         if (age < wanted) {

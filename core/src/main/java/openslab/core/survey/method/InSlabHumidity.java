@@ -13,10 +13,14 @@ import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
+import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 
 /** Relative humidity in a drilled, lined and sealed hole. */
 public final class InSlabHumidity implements TestMethod {
+    /** This method's word, for the drying that its probes follow. */
+    public static final String ID = "in-slab-rh";
+
     static final Source F2170 = Source.published("ASTM F2170-18, from memory");
     private static final double WAIT_HOURS = 24;
     /** OURS: how far off the named depth a hole may be and still count; a site tape reads to 3 mm. */
@@ -28,24 +32,16 @@ public final class InSlabHumidity implements TestMethod {
 
     private static final TestCount COUNT = new TestCount(3, 1000, 1, 1000, F2170);
 
-    @Override
-    public String id() {
-        return "in-slab-rh";
-    }
+    private static final About ABOUT = new About(
+            ID,
+            "In-slab humidity",
+            TestGroup.MOISTURE,
+            "Drill to 40 % of the slab where it dries from the top only, 20 % where it dries from both faces. Line, seal, wait 24 h, read.",
+            F2170);
 
     @Override
-    public String title() {
-        return "In-slab humidity";
-    }
-
-    @Override
-    public String how() {
-        return "Drill to 40 % of the slab where it dries from the top only, 20 % where it dries from both faces. Line, seal, wait 24 h, read.";
-    }
-
-    @Override
-    public Source source() {
-        return F2170;
+    public About about() {
+        return ABOUT;
     }
 
     @Override
@@ -67,6 +63,11 @@ public final class InSlabHumidity implements TestMethod {
         return COUNT;
     }
 
+    /** How deep a probe goes, share of the thickness: 0.4 drying from one face, 0.2 from both (ASTM F2170, from memory). */
+    public static double depthShare(boolean bothFaces) {
+        return bothFaces ? 0.2 : 0.4;
+    }
+
     /** Depth of the hole: 0.4 of the thickness drying from one face, 0.2 from both. */
     public static Figure depth(double thicknessM, boolean bothFaces, UnitSystem system) {
         var w = new Worksheet(system);
@@ -74,7 +75,7 @@ public final class InSlabHumidity implements TestMethod {
         double share = w.given(
                 "k",
                 bothFaces ? "drying from both faces" : "drying from the top only",
-                bothFaces ? 0.2 : 0.4,
+                depthShare(bothFaces),
                 Unit.ONE);
         return w.figure("depth of the hole", "d", "k·L", share * thicknessM * 1000, Unit.MILLIMETRE, F2170);
     }
@@ -105,10 +106,10 @@ public final class InSlabHumidity implements TestMethod {
     @Override
     public List<Finding> judge(Reading r, Site site) {
         String at = " at " + r.place();
-        var finding = Finding.of(id(), r);
+        var finding = Finding.of(ABOUT.id(), r);
         if (!deepEnough(r, site)) {
             Figure need = depth(r, site);
-            Unit small = site.units() == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
+            Unit small = Unit.small(site.units());
             return List.of(finding.measured(Show.in(small, r.number("depth")) + " deep")
                     .needed(need.text(), F2170)
                     .working(need)

@@ -1,6 +1,7 @@
 package openslab.core.survey.method;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
@@ -9,8 +10,11 @@ import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
+import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
+import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
+import openslab.core.survey.Verdict;
 
 /** A taped plastic sheet: yes or no, never how much, and never a pass on its own. */
 public final class PlasticSheet implements TestMethod {
@@ -18,28 +22,20 @@ public final class PlasticSheet implements TestMethod {
     private static final double MIN_HOURS = 16;
     private static final TestCount COUNT = new TestCount(1, 500, 1, 500, D4263);
 
+    private static final About ABOUT = new About(
+            "plastic-sheet",
+            "Plastic sheet",
+            TestGroup.MOISTURE,
+            "Tape down an 18 in square of clear 4 mil sheet on all edges, out of the sun. Look under it after 16 h or more.",
+            D4263);
+
     @Override
-    public String id() {
-        return "plastic-sheet";
+    public About about() {
+        return ABOUT;
     }
 
     @Override
-    public String title() {
-        return "Plastic sheet";
-    }
-
-    @Override
-    public String how() {
-        return "Tape down an 18 in square of clear 4 mil sheet on all edges, out of the sun. Look under it after 16 h or more.";
-    }
-
-    @Override
-    public Source source() {
-        return D4263;
-    }
-
-    @Override
-    public boolean required() {
+    public boolean asked(Survey survey, Site site) {
         return false;
     }
 
@@ -73,7 +69,7 @@ public final class PlasticSheet implements TestMethod {
     public List<Finding> judge(Reading r, Site site) {
         double hours = Unit.HOUR.fromBase(r.number("hours"));
         String at = " at " + r.place();
-        var finding = Finding.of(id(), r)
+        var finding = Finding.of(ABOUT.id(), r)
                 .measured(r.choice("under") + " after " + Show.number(hours, 1) + " h")
                 .needed("dry after 16 h", D4263);
         if (r.choice("under").equals("damp")) {
@@ -90,5 +86,44 @@ public final class PlasticSheet implements TestMethod {
                             "Tape it down again for 16 h or more."));
         }
         return List.of(finding.go("dry under the sheet" + at, "No sign of moisture; never a pass on its own."));
+    }
+
+    /** A sheet and a dish or probe at one place that say opposite things. */
+    @Override
+    public List<Finding> compare(Survey survey, Site site) {
+        var conflicts = new ArrayList<Finding>();
+        for (Reading sheet : survey.current(id())) {
+            boolean damp = sheet.choice("under").equals("damp");
+            for (TestMethod measured : List.of(new CalciumChloride(), new InSlabHumidity())) {
+                survey.current(measured.id()).stream()
+                        .filter(r -> r.place().equals(sheet.place()) && measured.valid(r, site))
+                        .filter(r -> damp == isGo(measured, r, site) && (damp || valid(sheet, site)))
+                        .map(r -> conflict(sheet, damp, measured.about().title() + " " + measured.found(r, site)))
+                        .forEach(conflicts::add);
+            }
+        }
+        return conflicts;
+    }
+
+    private static boolean isGo(TestMethod method, Reading r, Site site) {
+        return Verdict.worst(
+                        method.judge(r, site).stream().map(Finding::verdict).toList())
+                != Verdict.STOP;
+    }
+
+    private Finding conflict(Reading sheet, boolean damp, String other) {
+        String place = sheet.place();
+        return Finding.of("plastic-sheet-conflict", sheet)
+                .measured((damp ? "sheet damp" : "sheet dry") + ", " + other)
+                .needed("tests at one place that agree", D4263)
+                .watch(
+                        "tests at " + place + " contradict one another",
+                        damp
+                                ? "A sheet also sweats on a cold slab under warm air; the other test says the slab is dry enough."
+                                : "A sheet shows what reaches the surface in a day, and misses what lies below: the other test rules.",
+                        damp
+                                ? "Tape the sheet again at service temperature, out of the sun; until then it holds."
+                                : "Go by the limit of the other test; one more of it near " + place
+                                        + " would settle it.");
     }
 }

@@ -9,6 +9,7 @@ import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
+import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 
 /** How rough the concrete is now, by comparison with profile plaques. */
@@ -18,24 +19,16 @@ public final class ProfileComparison implements TestMethod {
 
     private static final Source ICRI = Source.published("ICRI 310.2R-2013, from memory");
 
-    @Override
-    public String id() {
-        return ID;
-    }
+    private static final About ABOUT = new About(
+            ID,
+            "Surface profile",
+            TestGroup.SOUND,
+            "Lay the profile plaques on the swept concrete and take the nearest, by eye and by thumb.",
+            ICRI);
 
     @Override
-    public String title() {
-        return "Surface profile";
-    }
-
-    @Override
-    public String how() {
-        return "Lay the profile plaques on the swept concrete and take the nearest, by eye and by thumb.";
-    }
-
-    @Override
-    public Source source() {
-        return ICRI;
+    public About about() {
+        return ABOUT;
     }
 
     @Override

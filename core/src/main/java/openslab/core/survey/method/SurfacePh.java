@@ -9,6 +9,7 @@ import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
+import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 
 /** Alkalinity of the wetted surface. */
@@ -21,24 +22,16 @@ public final class SurfacePh implements TestMethod {
             1000,
             Source.published("ASTM F710, from memory: at each moisture-test place, so as ASTM F1869"));
 
-    @Override
-    public String id() {
-        return "ph";
-    }
+    private static final About ABOUT = new About(
+            "ph",
+            "pH of the surface",
+            TestGroup.MOISTURE,
+            "Wet a spot about 1 in across with distilled water, wait 60 s, press wide-range paper or a meter to it.",
+            F710);
 
     @Override
-    public String title() {
-        return "pH of the surface";
-    }
-
-    @Override
-    public String how() {
-        return "Wet a spot about 1 in across with distilled water, wait 60 s, press wide-range paper or a meter to it.";
-    }
-
-    @Override
-    public Source source() {
-        return F710;
+    public About about() {
+        return ABOUT;
     }
 
     @Override
@@ -62,7 +55,7 @@ public final class SurfacePh implements TestMethod {
         double min = site.limits().phMin();
         double max = site.limits().phMax();
         String at = " at " + r.place();
-        var finding = Finding.of(id(), r)
+        var finding = Finding.of(ABOUT.id(), r)
                 .measured("pH " + found(r, site))
                 .needed(
                         Show.number(min, 1) + " to " + Show.number(max, 1),

@@ -8,6 +8,7 @@ import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
+import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 
 /** What eyes, a hammer and a rag find: sealer, oil, dusting, hollow places, an old film. */
@@ -18,24 +19,16 @@ public final class WalkOver implements TestMethod {
     private static final Source PRACTICE = Source.commonPractice("");
     private static final Source D4580 = Source.published("ASTM D4580, from memory: sounding");
 
-    @Override
-    public String id() {
-        return ID;
-    }
+    private static final About ABOUT = new About(
+            ID,
+            "Walk-over",
+            TestGroup.WALK,
+            "Walk the whole floor in low light. Rub, wipe with solvent, drag a chain or tap with a hammer. Scrape only what cannot hold asbestos or lead.",
+            PRACTICE);
 
     @Override
-    public String title() {
-        return "Walk-over";
-    }
-
-    @Override
-    public String how() {
-        return "Walk the whole floor in low light. Rub, scrape, wipe with solvent, drag a chain or tap with a hammer.";
-    }
-
-    @Override
-    public Source source() {
-        return PRACTICE;
+    public About about() {
+        return ABOUT;
     }
 
     @Override

@@ -7,6 +7,7 @@ import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
+import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 
 /** Does a drop of water soak in within a minute? */
@@ -14,24 +15,16 @@ public final class WaterDrop implements TestMethod {
     private static final Source F3191 = Source.published("ASTM F3191, from memory");
     private static final TestCount COUNT = new TestCount(3, 3000, 1, 2000, F3191);
 
-    @Override
-    public String id() {
-        return "water-drop";
-    }
+    private static final About ABOUT = new About(
+            "water-drop",
+            "Water drop",
+            TestGroup.FILM,
+            "Put one small drop of clean water on the bare floor and watch it for 60 s.",
+            F3191);
 
     @Override
-    public String title() {
-        return "Water drop";
-    }
-
-    @Override
-    public String how() {
-        return "Put one small drop of clean water on the bare floor and watch it for 60 s.";
-    }
-
-    @Override
-    public Source source() {
-        return F3191;
+    public About about() {
+        return ABOUT;
     }
 
     @Override
@@ -56,7 +49,7 @@ public final class WaterDrop implements TestMethod {
     @Override
     public List<Finding> judge(Reading r, Site site) {
         String at = " at " + r.place();
-        var finding = Finding.of(id(), r).measured(found(r, site)).needed("soaks in within 60 s", F3191);
+        var finding = Finding.of(ABOUT.id(), r).measured(found(r, site)).needed("soaks in within 60 s", F3191);
         if (r.choice("drop").equals("beads")) {
             return List.of(finding.hold(
                     "water beads" + at,

@@ -1,0 +1,48 @@
+package openslab.core.survey.method;
+
+import openslab.core.quantity.Source;
+import openslab.core.survey.Site;
+import openslab.core.survey.Survey;
+import openslab.core.survey.TestGroup;
+
+/** What a blade brings up: wax gums, old films flake, concrete gives white dust. */
+public final class Scrape extends SignTest {
+    public Scrape() {
+        super(
+                new About(
+                        "scrape",
+                        "Scrape",
+                        TestGroup.FILM,
+                        "Push a sharp scraper along the floor at a low angle, at a worn and at a sheltered place. Never on a film or floor that may hold asbestos or lead.",
+                        Source.commonPractice("")),
+                go(
+                        "dust",
+                        "Pale dust, a bright line",
+                        "bare floor under the blade",
+                        "The blade met concrete, nothing else."),
+                hold(
+                        "gums",
+                        "Gums or curls like soap",
+                        "wax or soft polish under the blade",
+                        "Polish and wax build up for months, brown and peel; nothing bonds to them.",
+                        "Strip it, rinse twice, scrape again."),
+                hold(
+                        "flakes",
+                        "Flakes or chips",
+                        "a brittle film under the blade",
+                        "It has let go in places already, and takes what stands on it along.",
+                        "Grind all of it off, not only what is loose. Have old paint tested first."),
+                hold(
+                        "tight",
+                        "A film that comes off in dust only",
+                        "a sound film under the blade",
+                        "It is tight, and still a film: a new coat holds no better than it does.",
+                        "Grind it off under a bonded system; scuff it where the same product is refreshed."));
+    }
+
+    /** Not before the film is known to hold no asbestos or lead. */
+    @Override
+    public boolean asked(Survey survey, Site site) {
+        return seen(survey, "coating") && !OldFloor.bars(survey, site.substrate());
+    }
+}

@@ -1,0 +1,98 @@
+package openslab.core.survey.method;
+
+import java.util.List;
+import openslab.core.quantity.Field;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Site;
+import openslab.core.survey.Survey;
+import openslab.core.survey.TestCount;
+import openslab.core.survey.TestMethod;
+import openslab.core.survey.Verdict;
+
+/** A test that is answered by what is seen: one of a few signs, each with its meaning. */
+abstract class SignTest implements TestMethod {
+    private static final String FIELD = "sign";
+
+    /**
+     * @param label as it is picked: "Softens, colour on the rag"
+     * @param brief what was found, before "at A"
+     */
+    record Sign(String id, String label, Verdict verdict, String brief, String because, String remedy) {}
+
+    private final About about;
+    private final List<Sign> signs;
+
+    SignTest(About about, Sign... signs) {
+        this.about = about;
+        this.signs = List.of(signs);
+    }
+
+    static Sign go(String id, String label, String brief, String because) {
+        return new Sign(id, label, Verdict.GO, brief, because, "");
+    }
+
+    static Sign watch(String id, String label, String brief, String because, String remedy) {
+        return new Sign(id, label, Verdict.WATCH, brief, because, remedy);
+    }
+
+    static Sign hold(String id, String label, String brief, String because, String remedy) {
+        return new Sign(id, label, Verdict.HOLD, brief, because, remedy);
+    }
+
+    /** Asked where the walk-over saw any of {@code fields}. */
+    static boolean seen(Survey survey, String... fields) {
+        for (String field : fields) {
+            if (survey.anyYes(WalkOver.ID, field).orElse(false)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    @Override
+    public final About about() {
+        return about;
+    }
+
+    @Override
+    public boolean asked(Survey survey, Site site) {
+        return false;
+    }
+
+    @Override
+    public final List<Field> fields() {
+        return List.of(Field.choice(
+                FIELD,
+                "What is seen",
+                signs.stream().map(s -> new Field.Choice(s.id, s.label)).toArray(Field.Choice[]::new)));
+    }
+
+    @Override
+    public TestCount count() {
+        return TestCount.ONE;
+    }
+
+    private Sign sign(Reading r) {
+        return signs.stream()
+                .filter(s -> s.id.equals(r.choice(FIELD)))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Override
+    public final String found(Reading r, Site site) {
+        return sign(r).label;
+    }
+
+    @Override
+    public final List<Finding> judge(Reading r, Site site) {
+        Sign sign = sign(r);
+        Sign good =
+                signs.stream().filter(s -> s.verdict == Verdict.GO).findFirst().orElseThrow();
+        return List.of(Finding.of(about.id(), r)
+                .measured(sign.label)
+                .needed(good.label, about.source())
+                .close(sign.verdict, sign.brief + " at " + r.place(), sign.because, sign.remedy));
+    }
+}

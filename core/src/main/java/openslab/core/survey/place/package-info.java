@@ -1,0 +1,2 @@
+/** Where on a floor its tests are taken. */
+package openslab.core.survey.place;
