@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.zip.GZIPInputStream;
+import openslab.core.survey.TestMethods;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
 import org.testng.annotations.AfterClass;
@@ -74,7 +75,7 @@ public class DeliveryTest {
             assertFalse(method.path("fields").isEmpty(), method.toString());
             assertFalse(method.path("source").path("sentence").asString().isBlank());
         }
-        assertEquals(ids.size(), 9);
+        assertEquals(ids.size(), TestMethods.ALL.size());
         assertTrue(reference.path("timeZones").size() > 300);
         assertEquals(reference.path("shapes").path("ell").size(), 4);
     }

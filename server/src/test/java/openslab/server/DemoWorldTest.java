@@ -50,6 +50,7 @@ public class DemoWorldTest {
                         "Boat-repair workshop", "wet",
                         "Old tram shed café", "hold",
                         "Bakery", "stop",
+                        "Ropewalk extension", "stop",
                         "Ferry line store", "go",
                         "Pottery kiln room", "go",
                         "Seed bank packing room", "curing",
@@ -66,7 +67,7 @@ public class DemoWorldTest {
         var sorted = new ArrayList<>(moments);
         sorted.sort(String::compareTo);
         assertEquals(moments, sorted);
-        assertEquals(moments.stream().filter(String::isEmpty).count(), 2);
+        assertEquals(moments.stream().filter(String::isEmpty).count(), 3);
     }
 
     @Test(dataProvider = "nows")

@@ -17,11 +17,15 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
@@ -29,6 +33,7 @@ import java.util.jar.JarEntry;
 import java.util.jar.JarOutputStream;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.testng.annotations.AfterClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -40,6 +45,7 @@ public class KillTest {
     private static final int ROUNDS = 10;
     private static final HttpClient HTTP = HttpClient.newHttpClient();
     private static final String CLASSES = jars();
+    private static final Collection<Process> RUNNING = new ConcurrentLinkedQueue<>();
     private static final Path ARCHIVE = App.emptyFolder().resolve("classes.jsa");
 
     /** The class path with every folder as a jar: Java keeps loaded classes only of jars. */
@@ -76,7 +82,21 @@ public class KillTest {
     /** The application as a process of its own, so that it can be killed. */
     private record Server(Process process, String address) {
         static Server start(Path data) throws IOException {
-            var process = java(List.of("-XX:SharedArchiveFile=" + ARCHIVE), data);
+            return ready(java(List.of("-XX:SharedArchiveFile=" + ARCHIVE), data));
+        }
+
+        /** Tells a first story and keeps every class that it took: twenty restarts take half as long. */
+        static void archive() throws IOException, InterruptedException {
+            Server first = ready(java(List.of("-XX:ArchiveClassesAtExit=" + ARCHIVE), App.emptyFolder()));
+            var log = Log.begin(first);
+            log.write(first);
+            first.keys(log.job);
+            first.end();
+            assertTrue(Files.exists(ARCHIVE));
+        }
+
+        private static Server ready(Process process) throws IOException {
+            RUNNING.add(process);
             var out = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
             var said = new StringBuilder();
             for (String line = out.readLine(); line != null; line = out.readLine()) {
@@ -105,14 +125,6 @@ public class KillTest {
                     "--spring.main.lazy-initialization=true",
                     "--springdoc.api-docs.enabled=false"));
             return new ProcessBuilder(command).redirectErrorStream(true).start();
-        }
-
-        /** Starts it once and keeps what it loaded: twenty restarts take a third less. */
-        static void archive() throws IOException, InterruptedException {
-            Path data = App.emptyFolder();
-            var process = java(List.of("-XX:ArchiveClassesAtExit=" + ARCHIVE, "-Dspring.context.exit=onRefresh"), data);
-            drain(new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8)));
-            assertTrue(process.waitFor(120, TimeUnit.SECONDS));
         }
 
         private static void drain(BufferedReader out) {
@@ -159,6 +171,41 @@ public class KillTest {
             process.destroyForcibly();
             assertTrue(process.waitFor(10, TimeUnit.SECONDS));
         }
+
+        /** SIGTERM ends it cleanly. */
+        void end() throws InterruptedException {
+            process.destroy();
+            assertTrue(process.waitFor(60, TimeUnit.SECONDS));
+            assertEquals(process.exitValue(), 143);
+        }
+    }
+
+    /** The log of one zone, which a server that was started again goes on with. */
+    private record Log(String job, String path) {
+        static Log begin(Server server) throws IOException, InterruptedException {
+            String job = server.write("/api/jobs", UUID.randomUUID(), 0, App.jobForm("Killed"))
+                    .path("id")
+                    .asString();
+            String zone = server.write("/api/jobs/" + job + "/zones", UUID.randomUUID(), 1, App.zoneForm("Bay"))
+                    .path("zones")
+                    .path(0)
+                    .path("id")
+                    .asString();
+            return new Log(job, "/api/jobs/" + job + "/zones/" + zone + "/log");
+        }
+
+        /** @return the key of the entry, acknowledged */
+        String write(Server server) throws IOException, InterruptedException {
+            var key = UUID.randomUUID();
+            server.write(path, key, 0, App.logForm("READING", "ph", "A", Map.of("ph", "8.5")));
+            return key.toString();
+        }
+    }
+
+    /** A test that failed leaves nothing running. */
+    @AfterClass(alwaysRun = true)
+    public void endAll() {
+        RUNNING.forEach(Process::destroyForcibly);
     }
 
     @Test
@@ -184,20 +231,13 @@ public class KillTest {
     /** @return how many entries were acknowledged, every one of them found again */
     private static int killAgainAndAgain(int seed) throws Exception {
         Path data = App.emptyFolder();
-        Set<String> acknowledged = java.util.Collections.synchronizedSet(new HashSet<>());
+        Set<String> acknowledged = Collections.synchronizedSet(new HashSet<>());
         var random = new Random(seed);
         Server server = Server.start(data);
-        String job = server.write("/api/jobs", UUID.randomUUID(), 0, App.jobForm("Killed"))
-                .path("id")
-                .asString();
-        String zone = server.write("/api/jobs/" + job + "/zones", UUID.randomUUID(), 1, App.zoneForm("Bay"))
-                .path("zones")
-                .path(0)
-                .path("id")
-                .asString();
+        var log = Log.begin(server);
         for (int round = 1; round <= ROUNDS; round++) {
             int before = acknowledged.size();
-            List<Thread> writers = stream(server, "/api/jobs/" + job + "/zones/" + zone + "/log", acknowledged);
+            List<Thread> writers = stream(server, log, acknowledged);
             // in the middle of the stream, wherever that is on a machine that is busy with other tests
             long patience = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
             while (acknowledged.size() < before + 3 && System.nanoTime() < patience) {
@@ -211,26 +251,21 @@ public class KillTest {
             assertTrue(acknowledged.size() > before, "round " + round + " wrote nothing, so it proves nothing");
             server = Server.start(data);
             var missing = new HashSet<>(acknowledged);
-            missing.removeAll(server.keys(job));
+            missing.removeAll(server.keys(log.job));
             assertEquals(missing, Set.of(), "round " + round);
         }
-        // and once politely: SIGTERM ends it cleanly
-        server.process.destroy();
-        assertTrue(server.process.waitFor(15, TimeUnit.SECONDS));
-        assertEquals(server.process.exitValue(), 143);
+        server.end();
         return acknowledged.size();
     }
 
     /** Two writers that write until the server is gone. */
-    private static List<Thread> stream(Server server, String path, Set<String> acknowledged) {
+    private static List<Thread> stream(Server server, Log log, Set<String> acknowledged) {
         var writers = new ArrayList<Thread>();
         for (int i = 0; i < 2; i++) {
             var writer = new Thread(() -> {
                 try {
                     while (true) {
-                        var key = UUID.randomUUID();
-                        server.write(path, key, 0, App.logForm("READING", "ph", "A", java.util.Map.of("ph", "8.5")));
-                        acknowledged.add(key.toString());
+                        acknowledged.add(log.write(server));
                     }
                 } catch (IOException e) {
                     // killed: what was not answered was not acknowledged

@@ -2,6 +2,7 @@ package openslab.server;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertNotEquals;
+import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -87,6 +88,51 @@ public class ShelfTest {
                 .path("batching");
         assertEquals(batching.path("parts").size(), 1, taken.text());
         assertEquals(batching.path("scale").path(0).path("part").asString(), "A");
+    }
+
+    /** What a sheet asks, its floor is tested for: nothing measured is hold, and by the sheet's own figure. */
+    @Test
+    public void a_sheet_that_asks_for_more_has_its_floor_tested_for_it() {
+        var form = (ObjectNode) app.sheet("epoxy-clear-coat").path("form").deepCopy();
+        form.put("name", "Clear coat that asks").remove("slug");
+        var limits = (ObjectNode) form.path("limits");
+        limits.put("pullOff", "200 psi")
+                .put("ohmsMin", "1 MΩ")
+                .put("ohmsMax", "0.1 MΩ")
+                .put("dcof", "0.42");
+        assertEquals(app.post("/api/sheets", form).faultyFields(), List.of("limits.ohmsMin"));
+        limits.put("ohmsMax", "1 GΩ");
+        Answer asking = app.post("/api/sheets", form);
+        assertEquals(asking.status(), 200, asking.text());
+        assertEquals(asking.body().path("form").path("limits").path("pullOff").asString(), "200 psi");
+        Floor floor = app.floor("Asked more");
+        assertEquals(rules(app.get(floor.path()).body()).contains("pull-off-count"), false);
+        var layer = Map.of("sheet", asking.body().path("digest").asString(), "plannedStart", "");
+        JsonNode job = app.put(floor.path() + "/zones/" + floor.zone() + "/layers/clear", 2, layer)
+                .body();
+        assertTrue(rules(job).containsAll(List.of("pull-off-count", "resistance-count", "slip-count")), job.toString());
+        job = app.post(
+                        floor.log(),
+                        App.logForm(
+                                "READING",
+                                "pull-off",
+                                "A",
+                                Map.of("force", "500 lbf", "disc", "50 mm", "gave", "concrete")))
+                .body();
+        // 500 lbf on 50 mm is 164 psi
+        assertTrue(job.toString().contains("164\u00a0psi"), job.toString());
+        assertTrue(rules(job).contains("pull-off"), job.toString());
+    }
+
+    private static List<String> rules(JsonNode job) {
+        var rules = new java.util.ArrayList<String>();
+        job.path("zones")
+                .path(0)
+                .path("report")
+                .path("survey")
+                .path("findings")
+                .forEach(f -> rules.add(f.path("rule").asString()));
+        return rules;
     }
 
     @Test

@@ -56,6 +56,7 @@ class DemoWorld implements ApplicationRunner {
         if (store.all().isEmpty()) {
             workshop();
             cafe();
+            ropewalk();
             bakery();
             ferryStore();
             kilnRoom();
@@ -102,6 +103,10 @@ class DemoWorld implements ApplicationRunner {
 
         Floor dish(String place, String gain, String hours) {
             return reading("calcium-chloride", place, "dishArea", "0.445 ft²", "gain", gain, "hours", hours);
+        }
+
+        Floor place(String name, String along, String off) {
+            return log("PLACE", name, name, "", Map.of("along", along, "off", off));
         }
 
         Floor climate(String air, String rh, String slab) {
@@ -246,6 +251,27 @@ class DemoWorld implements ApplicationRunner {
         hall.hoursAgo(4).probe("B", "72 %", "9 h");
         hall.reading("water-drop", "C", "drop", "beads");
         hall.note("B drilled again this morning; the old hole had been left open.");
+    }
+
+    /** A slab ten weeks old, its probes read every week. */
+    private void ropewalk() {
+        UUID job = job("Ropewalk extension", "Quay Cordage", "METRIC");
+        Floor floor = zone(job, "Laying floor", Use.PLANT, Map.of("length", "14.2 m", "width", "5.6 m"));
+        String[][] weeks = {
+            {"85.9", "86.6", "84.9"},
+            {"85.0", "85.7", "84.2"},
+            {"84.2", "85.6", "83.4"},
+            {"83.9", "84.6", "83.3"}
+        };
+        for (int week = 0; week < weeks.length; week++) {
+            floor.hoursAgo(6 + 168 * (weeks.length - 1 - week));
+            for (int i = 0; i < 3; i++) {
+                floor.probe(String.valueOf((char) ('A' + i)), weeks[week][i] + " %", 48 + 168 * week + " h");
+            }
+        }
+        floor.place("A", "2.4 m", "2.8 m").place("B", "7.1 m", "2.8 m").place("C", "11.8 m", "0.8 m");
+        floor.hoursAgo(6).walkOver().reading("concrete-age", "", "age", "70 d");
+        floor.climate("18 °C", "52 %", "17 °C");
     }
 
     private void bakery() {

@@ -48,8 +48,8 @@ class PlanFileController {
      */
     record TraceForm(String text, String unit, Map<String, String> roles) {}
 
-    /** @param left what was not taken over, and why */
-    record TracedView(Plans.PlanView plan, List<String> left) {}
+    /** @param left what was not taken over, and why; {@code assumed} what the drawing did not say */
+    record TracedView(Plans.PlanView plan, List<String> left, List<String> assumed) {}
 
     private final PlanStore store;
     private final Plans plans;
@@ -137,7 +137,7 @@ class PlanFileController {
                 Writes.digest(json.writeValueAsString(form)),
                 number -> Drawings.trace(drawing, form.unit(), form.roles(), number)
                         .rooms());
-        return new TracedView(plans.view(jobId), first.left());
+        return new TracedView(plans.view(jobId), first.left(), first.assumed());
     }
 
     /** Heights from a table, as they would be keyed in; nothing is stored. */

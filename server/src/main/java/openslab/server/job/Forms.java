@@ -185,6 +185,12 @@ public final class Forms {
             TestMethod method = faults.read(() -> TestMethods.of(subject));
             place = method != null && method.wholeFloor() ? WHOLE_FLOOR : faults.line("place", form.place(), 1, 60);
         }
+        if (kind == LogEntry.Kind.PLACE) {
+            place = faults.line("place", form.place(), 1, 60);
+            if (place != null && !place.equals(subject)) {
+                faults.add("subject", subject, "the place itself: " + place);
+            }
+        }
         List<Field> fields = faults.read(() -> fields(kind, subject, scope));
         Map<String, String> typed = form.values() == null ? Map.of() : form.values();
         Map<String, Value> values =
@@ -218,6 +224,7 @@ public final class Forms {
                 }
                 yield List.of();
             }
+            case PLACE -> LogEntry.PLACE_FIELDS;
             case NOTE -> {
                 if (!subject.isEmpty()) {
                     throw new InvalidInput("subject", subject, "nothing: a note is about the zone");

@@ -229,10 +229,11 @@ public class JobViews {
                 .map(v -> v.getKey() + " " + v.getValue().typed())
                 .collect(Collectors.joining(", "));
         return switch (e.kind()) {
-            case READING -> TestMethods.of(e.subject()).title() + ": " + values;
+            case READING -> TestMethods.of(e.subject()).about().title() + ": " + values;
             case GATE -> "Gate " + e.subject() + ": " + values;
             case BATCH -> "Batch mixed for the " + e.subject() + ": " + values;
             case COAT -> "Coat done: " + e.subject();
+            case PLACE -> "Place marked: " + values;
             case NOTE -> "Note";
             case STRIKE ->
                 "Struck: " + (byKey.containsKey(e.subject()) ? what(byKey.get(e.subject()), byKey) : e.subject());

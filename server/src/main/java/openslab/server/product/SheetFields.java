@@ -6,6 +6,7 @@ import openslab.core.quantity.Unit;
 
 /** What may stand on a sheet, and in which ranges. */
 final class SheetFields {
+    private static final String ASKED = "of the floor that is to be coated; only where the sheet asks";
     static final Field PARTS_A = Field.quantity("partsA", "Parts A", Unit.ONE, 0.01, 100, "by volume");
     static final Field PARTS_B = Field.quantity("partsB", "Parts B", Unit.ONE, 0, 100, "by volume; 0 for one part");
     static final Field DENSITY_A = density("densityA", "Density A");
@@ -33,7 +34,15 @@ final class SheetFields {
             Field.quantity("dewMargin", "Above dew point at least", Unit.FAHRENHEIT_DEGREE, Unit.KELVIN, 0, 20, ""),
             Field.quantity("minAge", "Concrete age at least", Unit.DAY, 0, 1000, ""),
             Field.quantity("cspMin", "Profile at least (CSP)", Unit.ONE, 1, 10, ""),
-            Field.quantity("cspMax", "Profile at most (CSP)", Unit.ONE, 1, 10, ""));
+            Field.quantity("cspMax", "Profile at most (CSP)", Unit.ONE, 1, 10, ""),
+            Field.quantity("pullOff", "Pull-off at least", Unit.PSI, Unit.MEGAPASCAL, 0.1, 20, ASKED)
+                    .ifWanted(),
+            Field.quantity("ohmsMin", "Resistance at least", Unit.MEGOHM, 0.001, 1e6, ASKED)
+                    .ifWanted(),
+            Field.quantity("ohmsMax", "Resistance under", Unit.MEGOHM, 0.001, 1e6, ASKED)
+                    .ifWanted(),
+            Field.quantity("dcof", "Wet friction at least (DCOF)", Unit.ONE, 0.1, 1.2, ASKED)
+                    .ifWanted());
 
     private SheetFields() {}
 

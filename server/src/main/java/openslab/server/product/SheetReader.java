@@ -58,6 +58,7 @@ final class SheetReader {
             ordered(limits, "phMin", "phMax");
             ordered(limits, "slabMin", "slabMax");
             ordered(limits, "cspMin", "cspMax");
+            ordered(limits, "ohmsMin", "ohmsMax");
         }
         if (!broadcast && form.limits().isEmpty()) {
             faults.add("limits", null, "every limit of the sheet: a liquid bonds to the slab only within them");
@@ -117,7 +118,9 @@ final class SheetReader {
     }
 
     private void ordered(Map<String, Value> limits, String low, String high) {
-        if (limits.get(low).base() > limits.get(high).base()) {
+        if (limits.containsKey(low)
+                && limits.containsKey(high)
+                && limits.get(low).base() > limits.get(high).base()) {
             faults.add(
                     "limits." + low,
                     limits.get(low).typed(),
@@ -216,7 +219,16 @@ final class SheetReader {
                 v.get("minAge").base() / openslab.core.quantity.Unit.DAY.toBase(1),
                 (int) Math.round(v.get("cspMin").base()),
                 (int) Math.round(v.get("cspMax").base()),
+                new Limits.Asks(
+                        asked(v, "pullOff", 0),
+                        asked(v, "ohmsMin", 0),
+                        asked(v, "ohmsMax", Double.POSITIVE_INFINITY),
+                        asked(v, "dcof", 0)),
                 name);
+    }
+
+    private static double asked(Map<String, Value> v, String field, double ifNot) {
+        return v.containsKey(field) ? v.get(field).base() : ifNot;
     }
 
     private static Map<Clock, TemperatureCurve> curves(Map<Clock, List<TimeValue>> clocks) {

@@ -15,8 +15,10 @@ import openslab.core.product.Exposure;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.TestMethods;
+import openslab.core.survey.dry.DryDown;
 import openslab.server.web.Named;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -29,20 +31,24 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class ReferenceController {
     record MethodView(
-            String id,
-            String title,
-            String how,
-            boolean required,
-            boolean wholeFloor,
-            List<Field> fields,
-            Source source) {
+            String id, String title, String how, String group, boolean wholeFloor, List<Field> fields, Source source) {
         static MethodView of(TestMethod m) {
-            return new MethodView(m.id(), m.title(), m.how(), m.required(), m.wholeFloor(), m.fields(), m.source());
+            return new MethodView(
+                    m.id(),
+                    m.about().title(),
+                    m.about().how(),
+                    m.about().group().name(),
+                    m.wholeFloor(),
+                    m.fields(),
+                    m.about().source());
         }
     }
 
     record ReferenceView(
             List<MethodView> methods,
+            List<Named> testGroups,
+            List<Field> dryingMeasures,
+            List<Named> dryingWays,
             Map<String, List<Field>> shapes,
             List<Field> crew,
             Field slab,
@@ -73,6 +79,9 @@ class ReferenceController {
         Shapes.kinds().forEach(k -> shapes.put(k, Shapes.fields(k)));
         return new ReferenceView(
                 TestMethods.ALL.stream().map(MethodView::of).toList(),
+                Named.all(TestGroup.class, TestGroup::label),
+                DryDown.Measures.FIELDS,
+                Named.all(DryDown.Way.class, DryDown.Way::label),
                 shapes,
                 ZoneFields.CREW,
                 ZoneFields.SLAB,

@@ -1,0 +1,92 @@
+package openslab.server.survey;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.plan.DrawnLine;
+import openslab.core.job.ZoneFacts;
+import openslab.core.job.ZoneReport;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.survey.Site;
+import openslab.core.survey.TestMethods;
+import openslab.core.survey.dry.DryDown;
+import openslab.core.survey.method.InSlabHumidity;
+import openslab.core.survey.place.Placement;
+import openslab.server.floor.PlanStore;
+import openslab.server.job.JobStore;
+import openslab.server.job.Jobs;
+import openslab.server.job.ZoneStore;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What a survey is asked for on its own, since it takes longer than all the rest; nothing of it is stored. */
+@RestController
+@RequestMapping("/api/jobs/{jobId}/zones/{zoneId}")
+class SurveyController {
+    /** @param measures by field, as typed; empty for what is usual */
+    record MeasuresForm(Map<String, String> measures) {}
+
+    private final JobStore store;
+    private final ZoneStore zones;
+    private final Jobs jobs;
+    private final PlanStore plans;
+    private final Clock clock;
+
+    SurveyController(JobStore store, ZoneStore zones, Jobs jobs, PlanStore plans, Clock clock) {
+        this.store = store;
+        this.zones = zones;
+        this.jobs = jobs;
+        this.plans = plans;
+        this.clock = clock;
+    }
+
+    /** Places for the tests that are asked for, beside those already marked. */
+    @GetMapping("/places")
+    List<Placement.Proposal> places(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
+        JobStore.StoredJob job = store.get(jobId);
+        ZoneFacts zone = jobs.facts(job, zones.get(jobId, zoneId));
+        var spread = jobs.report(job, zone).survey().tallies().stream()
+                .filter(t -> t.required() && !TestMethods.of(t.method()).wholeFloor())
+                .toList();
+        int count =
+                spread.stream().mapToInt(t -> (int) t.needed().value()).max().orElse(0);
+        boolean nearWall = spread.stream().anyMatch(t -> t.method().equals(InSlabHumidity.ID));
+        return Placement.propose(zone.shape().rings(), lines(job, zoneId), zone.places(), count, nearWall);
+    }
+
+    /** Joints and cracks of the rooms that the zone is in. */
+    private List<List<Corner>> lines(JobStore.StoredJob job, UUID zoneId) {
+        Optional<String> id = Optional.of(zoneId.toString());
+        return plans.report(job.id(), job.facts().units()).rooms().stream()
+                .filter(r -> r.pieces().stream().anyMatch(p -> p.zoneId().equals(id)))
+                .flatMap(r -> r.lines().stream())
+                .filter(l -> l.kind().isBreak())
+                .map(DrawnLine::points)
+                .toList();
+    }
+
+    /** When the slab will be dry enough. */
+    @PostMapping("/dry-down")
+    DryDown dryDown(@PathVariable UUID jobId, @PathVariable UUID zoneId, @RequestBody MeasuresForm form) {
+        JobStore.StoredJob job = store.get(jobId);
+        ZoneFacts zone = jobs.facts(job, zones.get(jobId, zoneId));
+        ZoneReport report = jobs.report(job, zone);
+        var units = job.facts().units();
+        Map<String, String> typed = form.measures() == null ? Map.of() : form.measures();
+        var measures = DryDown.Measures.of(Field.parseAll("measures", DryDown.Measures.FIELDS, typed, units));
+        var limits = report.limits()
+                .orElseThrow(() -> new InvalidInput("layers", null, "a build-up whose sheets state limits"));
+        return DryDown.of(
+                zone.survey(),
+                new Site(limits, zone.substrate(), report.area().base(), units, clock.instant()),
+                measures);
+    }
+}
