@@ -1,5 +1,6 @@
 import type {
   DrawingOffer,
+  DryDown,
   EchoView,
   JobForm,
   JobView,
@@ -11,6 +12,7 @@ import type {
   PlaceForm,
   PlanForm,
   PlanReport,
+  ProposedPlace,
   PlanView,
   RackItem,
   ReferenceView,
@@ -216,6 +218,17 @@ export const walkZone = (jobId: string, zoneId: string, key: string, version: nu
     version,
     body: {},
   });
+
+/** When the slab will be dry enough; nothing is stored. */
+export const dryDown = (jobId: string, zoneId: string, measures: Record<string, string>) =>
+  call<DryDown>('POST', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/dry-down`, {
+    key: newKey(),
+    body: { measures },
+  });
+
+/** Where the tests that are asked for might be taken; nothing is stored. */
+export const proposePlaces = (jobId: string, zoneId: string): Promise<ProposedPlace[]> =>
+  call('GET', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/places`);
 
 export const sawCuts = (jobId: string, roomId: string, thickness: string, early: boolean) =>
   call<SawCuts>(

@@ -244,6 +244,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/zones/{zoneId}/dry-down": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dryDown"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}": {
         parameters: {
             query?: never;
@@ -270,6 +286,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["log"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["places"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -504,6 +536,39 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Answer: {
+            cost?: components["schemas"]["FigureView"];
+            days?: components["schemas"]["FigureView"];
+            /** Format: date-time */
+            early?: string;
+            /** Format: date-time */
+            late?: string;
+            /** Format: date-time */
+            likely?: string;
+            remark: string;
+            /** @enum {string} */
+            way: "AS_IT_IS" | "HEATED" | "DRIED" | "BOTH" | "PRIMER";
+        };
+        Asks: {
+            /** Format: double */
+            dcofMin: number;
+            /** Format: double */
+            pullOffMinMpa: number;
+            /** Format: double */
+            resistanceMaxOhm: number;
+            /** Format: double */
+            resistanceMinOhm: number;
+        };
+        Band: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            middle: number;
+        };
         Batching: {
             count: components["schemas"]["FigureView"];
             eachArea: components["schemas"]["FigureView"];
@@ -637,6 +702,17 @@ export interface components {
             name: string;
             ring: components["schemas"]["Corner"][];
         };
+        DryDown: {
+            answers: components["schemas"]["Answer"][];
+            assumed: string[];
+            /** Format: double */
+            limit: number;
+            /** Format: date-time */
+            now: string;
+            places: components["schemas"]["Place"][];
+            refusal: string;
+            sources: components["schemas"]["SourceView"][];
+        };
         EchoForm: {
             shape: string;
             sides: {
@@ -683,6 +759,7 @@ export interface components {
             metric: components["schemas"]["UnitView"];
             /** Format: double */
             min: number;
+            needed: boolean;
             us: components["schemas"]["UnitView"];
         };
         FigureView: {
@@ -920,6 +997,7 @@ export interface components {
         Limits: {
             /** Format: double */
             airRhMaxPct: number;
+            asks: components["schemas"]["Asks"];
             /** Format: int32 */
             cspMax: number;
             /** Format: int32 */
@@ -983,7 +1061,7 @@ export interface components {
             by: string;
             key: string;
             /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "STRIKE";
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "STRIKE";
             note: string;
             place: string;
             subject: string;
@@ -1021,11 +1099,20 @@ export interface components {
             in: components["schemas"]["PlaceForm"];
             zoneId: string;
         };
+        Marked: {
+            at: components["schemas"]["Corner"];
+            name: string;
+        };
+        MeasuresForm: {
+            measures: {
+                [key: string]: string;
+            };
+        };
         MethodView: {
             fields: components["schemas"]["Field"][];
+            group: string;
             how: string;
             id: string;
-            required: boolean;
             source: components["schemas"]["SourceView"];
             title: string;
             wholeFloor: boolean;
@@ -1087,6 +1174,12 @@ export interface components {
             perimeterM: number;
             rings: components["schemas"]["Corner"][][];
             zoneId?: string;
+        };
+        Place: {
+            curve: components["schemas"]["Band"][];
+            place: string;
+            readings: components["schemas"]["Read"][];
+            refusal: string;
         };
         PlaceForm: {
             along: string;
@@ -1153,6 +1246,11 @@ export interface components {
             role: "PRIMER" | "BODY" | "BROADCAST" | "CLEAR";
             slug: string;
         };
+        Proposal: {
+            at: components["schemas"]["Corner"];
+            byWall: boolean;
+            name: string;
+        };
         Quantities: {
             fills: components["schemas"]["FigureView"][];
             gross: components["schemas"]["FigureView"];
@@ -1184,6 +1282,12 @@ export interface components {
             turn: string;
             width: string;
         };
+        Read: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            humidity: number;
+        };
         Reading: {
             /** Format: date-time */
             at: string;
@@ -1198,6 +1302,8 @@ export interface components {
         ReferenceView: {
             batch: components["schemas"]["Field"][];
             crew: components["schemas"]["Field"][];
+            dryingMeasures: components["schemas"]["Field"][];
+            dryingWays: components["schemas"]["Named"][];
             exposures: components["schemas"]["Named"][];
             methods: components["schemas"]["MethodView"][];
             shapes: {
@@ -1205,6 +1311,7 @@ export interface components {
             };
             slab: components["schemas"]["Field"];
             substrates: components["schemas"]["Named"][];
+            testGroups: components["schemas"]["Named"][];
             timeZones: string[];
             uses: components["schemas"]["Named"][];
         };
@@ -1454,6 +1561,7 @@ export interface components {
             unit: string;
         };
         TracedView: {
+            assumed: string[];
             left: string[];
             plan: components["schemas"]["PlanView"];
         };
@@ -1504,6 +1612,7 @@ export interface components {
             next: components["schemas"]["Next"];
             outline: components["schemas"]["Outline"];
             perimeter: components["schemas"]["FigureView"];
+            places: components["schemas"]["Marked"][];
             prep: components["schemas"]["PrepReport"];
             service: components["schemas"]["ServiceReport"];
             sides: components["schemas"]["Side"][];
@@ -1990,6 +2099,33 @@ export interface operations {
             };
         };
     };
+    dryDown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MeasuresForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DryDown"];
+                };
+            };
+        };
+    };
     editLayer: {
         parameters: {
             query?: never;
@@ -2046,6 +2182,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["JobView"];
+                };
+            };
+        };
+    };
+    places: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Proposal"][];
                 };
             };
         };

@@ -4,6 +4,9 @@ import { appClock } from './clock.svelte';
 import type { JobDesk } from './job.svelte';
 import { person } from './person.svelte';
 
+/** Stands in where nobody gave a name. */
+const NOBODY = 'somebody';
+
 /** A form that writes to the log of one zone. Sent again, it says the very same, the minute included. */
 export class Logging extends FormState {
   by = $state(person.name);
@@ -28,14 +31,23 @@ export class Logging extends FormState {
     const taken = await this.send([zoneId, form], (key) => desk.log(zoneId, key, form));
     if (taken) {
       this.#words = '';
-      person.remember(form.by);
+      if (form.by !== NOBODY) {
+        person.remember(form.by);
+      }
     }
     return taken;
   }
 
+  /** Says where a place is, metres; like a strike, in the name that is known. */
+  mark(desk: JobDesk, zoneId: string, name: string, at: { x: number; y: number }) {
+    this.by ||= person.name || NOBODY;
+    const values = { along: `${at.x.toFixed(2)} m`, off: `${at.y.toFixed(2)} m` };
+    return this.write(desk, zoneId, 'PLACE', name, { place: name, values });
+  }
+
   /** Strikes an entry; a strike needs a name too, and nobody is asked for it twice. */
   strike(desk: JobDesk, zoneId: string, key: string): Promise<boolean> {
-    this.by ||= person.name || 'somebody';
+    this.by ||= person.name || NOBODY;
     return this.write(desk, zoneId, 'STRIKE', key);
   }
 }

@@ -25,6 +25,9 @@ export const weekday = (at: Date, zone: string): string =>
 export const dayMonth = (at: Date, zone: string): string =>
   format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).format(at);
 
+export const monthYear = (at: Date, zone: string): string =>
+  format(zone, { month: 'short', year: 'numeric' }).format(at);
+
 export const longDate = (at: Date, zone: string): string =>
   format(zone, { day: 'numeric', month: 'long', year: 'numeric' }).format(at);
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ApiProblem, layerRoles, offerDrawing } from '../../api/client';
-  import type { DrawingOffer, Named } from '../../api/types';
+  import type { DrawingOffer, Named, TracedView } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Dialog from '../../parts/Dialog.svelte';
   import Entry from '../../parts/Entry.svelte';
@@ -25,7 +25,7 @@
   let problem = $state.raw<ApiProblem | null>(null);
   let busy = $state(false);
   let taken = 0;
-  let left = $state.raw<readonly string[] | null>(null);
+  let traced = $state.raw<TracedView | null>(null);
 
   const size = (metres: number) => metres.toLocaleString('en', { maximumFractionDigits: 2 });
 
@@ -43,7 +43,7 @@
 
   function read() {
     offer = null;
-    left = null;
+    traced = null;
     return attempt(async () => {
       text = (await files?.[0]?.text()) ?? '';
       const read = await offerDrawing(text);
@@ -58,9 +58,9 @@
     event.preventDefault();
     return attempt(async () => {
       const before = desk.draft.rooms.length;
-      left = await desk.trace({ text, unit, roles });
+      traced = await desk.trace({ text, unit, roles });
       taken = desk.draft.rooms.length - before;
-      if (left.length === 0) {
+      if (traced.left.length + traced.assumed.length === 0) {
         onclose(taken);
       }
     });
@@ -83,10 +83,12 @@
     </Entry>
     {#if busy}<p role="status">Reading the drawing…</p>{/if}
     <Trouble {problem} />
-    {#if left}
-      <p role="status">
-        The rooms are on the plan. Not taken over: {left.join('; ')}. Undo takes them off again.
-      </p>
+    {#if traced}
+      <p role="status">The rooms are on the plan. Undo takes them off again.</p>
+      {#if traced.left.length > 0}<p>Not taken over: {traced.left.join('; ')}.</p>{/if}
+      {#if traced.assumed.length > 0}
+        <p>To be measured, since the drawing does not say: {traced.assumed.join('; ')}.</p>
+      {/if}
       <Button kind="main" onclick={() => onclose(taken)}>To the plan</Button>
     {:else if offer}
       <OfferedDrawing {offer} {roles} />

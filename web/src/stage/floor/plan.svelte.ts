@@ -7,6 +7,7 @@ import type {
   PlanView,
   RoomForm,
   RoomPlan,
+  TracedView,
   Units,
   ZoneForm,
 } from '../../api/types';
@@ -135,20 +136,23 @@ export class PlanDesk {
     );
   }
 
-  /** Puts a drawing's rooms on the plan; answers what was not taken over. */
-  trace(drawing: { text: string; unit: string; roles: Record<string, string> }): Promise<string[]> {
-    let left: string[] = [];
+  /** Puts a drawing's rooms on the plan; answers what was not taken over, and what was assumed. */
+  trace(drawing: {
+    text: string;
+    unit: string;
+    roles: Record<string, string>;
+  }): Promise<TracedView> {
     return this.#queue(async () => {
       try {
         const traced = await api.traceDrawing(this.#jobId, newKey(), this.#version, drawing);
-        left = traced.left;
         this.#take(traced.plan);
         await this.#desk.load();
+        return traced;
       } catch (e) {
         await this.#seeWhatChanged(e);
         throw e;
       }
-    }).then(() => left);
+    });
   }
 
   /** Takes what another screen wrote, unless something here was typed and not saved. */
@@ -164,7 +168,7 @@ export class PlanDesk {
     this.problem = null;
   }
 
-  #queue(write: () => Promise<void>): Promise<void> {
+  #queue<T>(write: () => Promise<T>): Promise<T> {
     this.#waiting++;
     this.busy = true;
     const done = this.#last.then(write).finally(() => {
@@ -172,7 +176,10 @@ export class PlanDesk {
       this.busy = this.#waiting > 0;
     });
     // what one write was refused for is its own sender's to know; the next goes on
-    this.#last = done.catch(() => undefined);
+    this.#last = done.then(
+      () => undefined,
+      () => undefined,
+    );
     return done;
   }
 

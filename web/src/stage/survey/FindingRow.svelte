@@ -12,7 +12,11 @@
   }
 
   let { desk, finding, timeZone }: Props = $props();
-  const brief = $derived(finding.brief.charAt(0).toUpperCase() + finding.brief.slice(1));
+  const brief = $derived(
+    finding.brief.startsWith('pH')
+      ? finding.brief
+      : finding.brief.charAt(0).toUpperCase() + finding.brief.slice(1),
+  );
   const ready = $derived(finding.readyAt ? new Date(finding.readyAt) : null);
 </script>
 

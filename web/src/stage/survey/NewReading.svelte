@@ -37,6 +37,7 @@
   const sending = new Logging();
   let saved = $state('');
 
+  const marked = $derived(zone.report.places.map((p) => p.name));
   const method = $derived(methods.find((m) => m.id === methodId));
   const shown = $derived([
     'place',
@@ -44,10 +45,21 @@
     'at',
     ...(method?.fields.map((f) => `values.${f.id}`) ?? []),
   ]);
+  const tally = (m: MethodView) => tallies.find((t) => t.method === m.id);
   const missing = (m: MethodView) => {
-    const tally = tallies.find((t) => t.method === m.id);
-    return tally && tally.required ? Math.max(0, tally.needed.value - tally.taken) : 0;
+    const t = tally(m);
+    return t?.required ? Math.max(0, t.needed.value - t.taken) : 0;
   };
+  /** What is missing stands first; the rest as an installer looks for it. */
+  const asked = $derived(methods.filter((m) => missing(m) > 0));
+  const groups = $derived(
+    (known.view?.testGroups ?? [])
+      .map((g) => ({
+        ...g,
+        methods: methods.filter((m) => m.group === g.id && missing(m) === 0),
+      }))
+      .filter((g) => g.methods.length > 0),
+  );
 
   function pick(m: MethodView) {
     methodId = m.id;
@@ -64,7 +76,8 @@
         .filter((e) => e.reading.method === m.id)
         .map((e) => e.reading.place),
     );
-    place = Array.from('ABCDEFGHIJKLMNOPQRSTUVWXYZ').find((letter) => !taken.has(letter)) ?? '';
+    const names = [...marked, ...Array.from('ABCDEFGHIJKLMNOPQRSTUVWXYZ')];
+    place = names.find((name) => !taken.has(name)) ?? '';
   }
 
   async function save(event: SubmitEvent) {
@@ -85,27 +98,51 @@
   }
 </script>
 
+{#snippet choice(m: MethodView)}
+  {@const left = missing(m)}
+  <li>
+    <button type="button" onclick={() => pick(m)}>
+      <b>{m.title}</b>
+      <span
+        >{left > 0
+          ? `${left} more needed`
+          : tally(m)?.required
+            ? 'enough taken'
+            : 'if wanted'}</span
+      >
+    </button>
+  </li>
+{/snippet}
+
 <Dialog title={method ? method.title : 'New reading'} {onclose}>
   {#if !method}
     {#if saved}<p class="saved" role="status">{saved} saved. What next?</p>{/if}
-    <ul>
-      {#each methods as m (m.id)}
-        {@const left = missing(m)}
-        <li>
-          <button type="button" onclick={() => pick(m)}>
-            <b>{m.title}</b>
-            <span
-              >{left > 0 ? `${left} more needed` : m.required ? 'enough taken' : 'if wanted'}</span
-            >
-          </button>
-        </li>
-      {/each}
-    </ul>
+    {#if asked.length > 0}
+      <h3>Still needed</h3>
+      <ul>
+        {#each asked as m (m.id)}{@render choice(m)}{/each}
+      </ul>
+    {/if}
+    {#each groups as group (group.id)}
+      <h3>{group.label}</h3>
+      <ul>
+        {#each group.methods as m (m.id)}{@render choice(m)}{/each}
+      </ul>
+    {/each}
   {:else}
     <p class="how">{method.how}</p>
     <form onsubmit={save} novalidate>
       <Trouble problem={sending.problem} {shown} />
       {#if !method.wholeFloor}
+        {#if marked.length > 0}
+          <div class="places" role="group" aria-label="Marked places">
+            {#each marked as name (name)}
+              <button type="button" aria-pressed={place === name} onclick={() => (place = name)}
+                >{name}</button
+              >
+            {/each}
+          </div>
+        {/if}
         <TextEntry
           label="Place"
           hint="a letter, or words: Roller door"
@@ -146,6 +183,12 @@
 </Dialog>
 
 <style>
+  h3 {
+    margin-block: 14px 4px;
+    font-size: 15px;
+    color: var(--ink-soft);
+  }
+
   li button {
     display: flex;
     justify-content: space-between;
@@ -173,6 +216,27 @@
   .how {
     margin-block-end: 12px;
     max-inline-size: 54ch;
+  }
+
+  .places {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin-block-end: 10px;
+  }
+
+  .places button {
+    min-inline-size: var(--tap);
+    min-block-size: var(--tap);
+    border: 1px solid var(--chalk);
+    background: none;
+    font: 600 18px var(--figures);
+    cursor: pointer;
+  }
+
+  .places button[aria-pressed='true'] {
+    background: var(--chalk);
+    color: var(--paper);
   }
 
   .saved {

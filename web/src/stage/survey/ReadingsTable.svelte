@@ -75,7 +75,7 @@
     color: var(--ink-soft);
   }
 
-  td {
+  tbody td {
     border-block-start: 1px solid var(--line);
     padding-inline-end: 10px;
   }

@@ -7,10 +7,11 @@
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
   import { when } from '../../parts/time';
-  import PlanSketch from '../floor/PlanSketch.svelte';
   import ZoneDialog from '../floor/ZoneDialog.svelte';
+  import DryDown from './DryDown.svelte';
   import FindingRow from './FindingRow.svelte';
   import ReadingsTable from './ReadingsTable.svelte';
+  import TestPlaces from './TestPlaces.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -27,6 +28,9 @@
   const judged = $derived(report.survey);
   const against = $derived(judged.findings.filter((f) => f.verdict !== 'GO'));
   const going = $derived(judged.findings.filter((f) => f.verdict === 'GO'));
+  /** What is neither asked for nor taken is found under New reading. */
+  const tallies = $derived(judged.tallies.filter((t) => t.required || t.taken > 0));
+  const probed = $derived(judged.entries.some((e) => e.reading.method === 'in-slab-rh'));
   const answer = $derived(judged.earliestAnswer ? new Date(judged.earliestAnswer) : null);
 </script>
 
@@ -44,7 +48,7 @@
 <div class="columns">
   <section aria-labelledby="floor-head">
     <h2 id="floor-head">The floor</h2>
-    <PlanSketch {report} sides={zone.facts.sides} width={300} />
+    <TestPlaces {desk} {job} {zone} />
     <p class="measure">
       Area <FigureButton figure={report.area} /> <small>{report.area.also}</small>
       &nbsp; Round it <FigureButton figure={report.perimeter} />
@@ -66,7 +70,7 @@
         >
       </thead>
       <tbody>
-        {#each judged.tallies as tally (tally.method)}
+        {#each tallies as tally (tally.method)}
           <tr>
             <td>{tally.title}</td>
             <td class="number figure">{tally.taken}</td>
@@ -76,9 +80,7 @@
                   text={String(tally.needed.value)}
                 />{:else}<small>if wanted</small>{/if}
             </td>
-            <td
-              >{#if tally.required || tally.taken > 0}<Mark mark={tally.verdict} />{/if}</td
-            >
+            <td><Mark mark={tally.verdict} /></td>
           </tr>
         {/each}
       </tbody>
@@ -107,6 +109,7 @@
   </section>
 </div>
 
+{#if probed}<DryDown {job} {zone} />{/if}
 <ReadingsTable {desk} {job} {zone} />
 
 {#if editing}<ZoneDialog {desk} {job} {zone} onclose={() => (editing = false)} />{/if}
