@@ -196,4 +196,37 @@ public class RackAndPhoneTest extends OnTheDemo {
         hands.press("Save plan");
         assertThat(page.getByRole(AriaRole.MAIN)).containsText("16.0" + NBSP + "mil");
     }
+
+    /** On a phone: paint is seen, so everything stops; a laboratory clears it, and grinding is chosen again. */
+    @Test
+    public void an_old_film_stops_all_abrading_until_a_laboratory_clears_it() {
+        Page page = openJob(390, 844, "Ferry line");
+        var hands = new Hands(page);
+        hands.reading(
+                "Walk-over",
+                "",
+                Map.of(
+                        "Sealer, polish or wax", ":No",
+                        "Oil or grease", ":No",
+                        "Paint, coating or adhesive", ":Yes",
+                        "Dusting or chalking", ":No",
+                        "Hollow or drummy places", ":No"));
+        hands.done();
+        assertThat(page.locator(".verdict")).containsText("stop");
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("Do not sand, grind, scrape, blast or strip it dry.");
+        hands.climbTo("Preparation");
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("Every method is refused here");
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("may hold asbestos or lead");
+        hands.climbTo("Slab");
+        hands.reading(
+                "Asbestos and lead",
+                "",
+                Map.of(
+                        "Laid or painted", ":Before 1990, or nobody knows",
+                        "Laboratory result", ":Nothing found in any layer"));
+        hands.done();
+        assertThat(page.locator(".verdict")).containsText("hold");
+        hands.climbTo("Preparation");
+        assertThat(page.locator(".method")).hasText("Grind");
+    }
 }

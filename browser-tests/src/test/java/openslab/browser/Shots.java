@@ -49,6 +49,11 @@ public class Shots {
                             "garage.dxf", "image/vnd.dxf", MeasureTest.GARAGE.getBytes(StandardCharsets.UTF_8)));
             page.getByLabel("Drawn in").selectOption("in");
             shoot(page, "drawing");
+            job(app, page, "Ropewalk");
+            page.getByLabel("Humidity in the slab at A").waitFor();
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dry-down"))
+                    .evaluate("h => h.scrollIntoView()");
+            shoot(page, "dry-down");
             job(app, page, "Ferry line");
             hands.climbTo("Preparation");
             shoot(page, "preparation");
