@@ -26,6 +26,9 @@ public final class Main {
         for (RunResult result : measured(WholeJob.class)) {
             print("Core, whole job recomputed (20 zones, 500 readings)", result, " (budget p99 16 ms)");
         }
+        for (RunResult result : measured(DryDownForecast.class)) {
+            print("Core, dry-down forecast (3 probes, 5 ways)", result, " (budget 250 ms)");
+        }
         double before = 0;
         for (RunResult result : measured(LargeFloor.class)) {
             String corners = result.getParams().getParam("corners");
