@@ -109,8 +109,10 @@
     <Button disabled={!plans.canRedo || plans.busy} onclick={() => void plans.step('redo')}
       >Redo</Button
     >
-    <Button onclick={newRoom}>New room</Button>
-    <Button onclick={() => (importing = true)}>From a drawing</Button>
+    {#if plans.loaded}
+      <Button onclick={newRoom}>New room</Button>
+      <Button onclick={() => (importing = true)}>From a drawing</Button>
+    {/if}
   </div>
 </header>
 

@@ -157,9 +157,23 @@ export class PlanDesk {
 
   /** Takes what another screen wrote, unless something here was typed and not saved. */
   async catchUp(): Promise<void> {
-    if (this.loaded && !this.busy && JSON.stringify($state.snapshot(this.draft)) === this.#saved) {
-      await this.load();
+    if (!this.#untouched()) {
+      return;
     }
+    try {
+      const theirs = await api.plan(this.#jobId);
+      // something may have been drawn while it was on its way: that is kept, and told as stale when it is saved
+      if (this.#untouched()) {
+        this.#take(theirs);
+      }
+    } catch (e) {
+      this.#refused(e);
+    }
+  }
+
+  #untouched(): boolean {
+    const draft = JSON.stringify($state.snapshot(this.draft));
+    return this.loaded && !this.busy && draft === this.#saved;
   }
 
   /** Lets go of the draft and takes the plan as it is stored. */
