@@ -39,7 +39,7 @@ public class WholeJob {
     @Benchmark
     public List<ZoneReport> twentyZonesFiveHundredReadings() {
         return zones.stream()
-                .map(z -> ZoneReport.of(z, UnitSystem.US, Stories.WHERE, Stories.moment(30)))
+                .map(z -> ZoneReport.of(z, List.of(), UnitSystem.US, Stories.WHERE, Stories.moment(30)))
                 .toList();
     }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
@@ -32,13 +33,15 @@ import openslab.core.quantity.Field;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Limits;
 import openslab.core.survey.TestMethods;
+import openslab.core.survey.area.Defect;
+import openslab.core.survey.instrument.Instrument;
 
 /** A zone as a test tells its story: invented sheets with round numbers, and a log that grows. */
 public final class Stories {
     public static final Instant START = Instant.parse("2026-05-04T08:00:00Z");
     public static final ZoneId WHERE = ZoneId.of("America/Halifax");
     public static final Limits LIMITS =
-            new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, Limits.Asks.NOTHING, "test sheet");
+            new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, false, Limits.Asks.NOTHING, "test sheet");
 
     private final List<LogEntry> log = new ArrayList<>();
     private final List<Doubt> planDoubts = new ArrayList<>();
@@ -163,6 +166,54 @@ public final class Stories {
         return reading(1, "climate", "whole floor", "air=21 °C rh=50 % slab=20 °C");
     }
 
+    /** A place, in metres of the zone's plan. */
+    public Stories place(double hours, String name, double x, double y) {
+        return entry(
+                LogEntry.Kind.PLACE, name, name, hours, LogEntry.PLACE_FIELDS, "along=" + x + " m off=" + y + " m");
+    }
+
+    public Stories set(double hours, String method, String place) {
+        return entry(LogEntry.Kind.SET, method, place, hours, List.of(), "");
+    }
+
+    /** A defect drawn on the floor, with its corners as x and y in turn. */
+    public Stories area(double hours, Defect defect, String name, double... xy) {
+        var ring = new ArrayList<Corner>();
+        for (int i = 0; i < xy.length; i += 2) {
+            ring.add(new Corner(xy[i], xy[i + 1]));
+        }
+        String key = UUID.randomUUID().toString();
+        log.add(new LogEntry(
+                key,
+                LogEntry.Kind.AREA,
+                defect.name(),
+                name,
+                moment(hours),
+                "Wren",
+                "",
+                Map.of(),
+                Optional.empty(),
+                ring));
+        return this;
+    }
+
+    /** Says what the newest entry was read with. */
+    public Stories with(Instrument instrument) {
+        LogEntry e = log.remove(log.size() - 1);
+        log.add(new LogEntry(
+                e.key(),
+                e.kind(),
+                e.subject(),
+                e.place(),
+                e.at(),
+                e.by(),
+                e.note(),
+                e.values(),
+                Optional.of(instrument),
+                List.of()));
+        return this;
+    }
+
     public Stories ground() {
         return gate(2, "profile", "csp=3")
                 .gate(2, "rub", "rub=clean")
@@ -198,7 +249,7 @@ public final class Stories {
 
     /** What follows {@code hours} after the start. */
     public ZoneReport at(double hours) {
-        return ZoneReport.of(facts(), UnitSystem.METRIC, WHERE, moment(hours));
+        return ZoneReport.of(facts(), List.of(), UnitSystem.METRIC, WHERE, moment(hours));
     }
 
     public static Instant moment(double hours) {

@@ -146,7 +146,20 @@ public class SurveyTest {
                 List.of(
                         Stories.LIMITS,
                         new Limits(
-                                3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, new Limits.Asks(1.4, 1e6, 1e9, 0.42), "asking")),
+                                3,
+                                75,
+                                7,
+                                10,
+                                10,
+                                32,
+                                80,
+                                3,
+                                28,
+                                3,
+                                5,
+                                false,
+                                new Limits.Asks(1.4, 1e6, 1e9, 0.42),
+                                "asking")),
                 "asking");
         return new Site(limits, Substrate.BARE_CONCRETE, 80, UnitSystem.METRIC, Stories.moment(0));
     }
@@ -380,14 +393,14 @@ public class SurveyTest {
     @Test
     public void the_strictest_sheet_rules() {
         var nothing = Limits.Asks.NOTHING;
-        var mild = new Limits(5, 85, 6, 12, 5, 40, 90, 2, 14, 1, 9, nothing, "mild");
+        var mild = new Limits(5, 85, 6, 12, 5, 40, 90, 2, 14, 1, 9, false, nothing, "mild");
         var both = Limits.strictest(List.of(mild, Stories.LIMITS), "both");
-        assertEquals(both, new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, nothing, "both"));
+        assertEquals(both, new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, false, nothing, "both"));
     }
 
     @Test
     public void a_reading_without_its_field_is_our_bug_and_says_so() {
-        var reading = new Reading("k", "ph", "A", Stories.START, "Wren", java.util.Map.of());
+        var reading = new Reading("k", "ph", "A", Stories.START, "Wren", java.util.Map.of(), Optional.empty());
         org.testng.Assert.expectThrows(IllegalStateException.class, () -> reading.number("ph"));
     }
 }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import openslab.core.product.Clock;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Standing;
 import openslab.core.survey.Survey;
 import openslab.core.survey.Verdict;
 
@@ -21,6 +22,13 @@ final class DayLine {
             finding.readyAt()
                     .ifPresent(ready -> bars.add(
                             new RunningClock(finding.brief(), readAt(survey, finding), ready, Mark.HOLD, false)));
+        }
+        for (Standing.Out out : zone.standingTests()) {
+            String at = " at " + out.place();
+            bars.add(new RunningClock(out.standing().waiting() + at, out.at(), out.from(), Mark.HOLD, false));
+            out.until()
+                    .ifPresent(until -> bars.add(
+                            new RunningClock(out.standing().then() + at, out.from(), until, Mark.WINDOW_OPEN, false)));
         }
         for (LayerReport layer : layers) {
             boolean planned = !layer.coated();
@@ -76,7 +84,12 @@ final class DayLine {
 
     /** What the rack counts down to. */
     static RunningClock.Next next(
-            Survey.Judgement judged, PrepReport prep, List<LayerReport> layers, ServiceReport service, Instant now) {
+            Survey.Judgement judged,
+            List<Standing.Out> standing,
+            PrepReport prep,
+            List<LayerReport> layers,
+            ServiceReport service,
+            Instant now) {
         List<LayerReport> liquids =
                 layers.stream().filter(l -> !l.isBroadcast()).toList();
         Optional<LayerReport> top = liquids.stream().filter(LayerReport::coated).reduce((a, b) -> b);
@@ -87,6 +100,9 @@ final class DayLine {
                     : inService(top.get(), service, now);
         }
         if (judged.verdict() == Verdict.HOLD || judged.verdict() == Verdict.STOP) {
+            if (!standing.isEmpty()) {
+                return comeBack(standing.get(0), now);
+            }
             Optional<Instant> waits = judged.earliestAnswer().filter(now::isBefore);
             return RunningClock.Next.of(judged.summary().replaceFirst("\\.$", ""), waits, Mark.of(judged.verdict()));
         }
@@ -98,6 +114,19 @@ final class DayLine {
                 .map(first -> RunningClock.Next.of(
                         first.sheet().role().label() + " goes on", first.start().filter(now::isBefore), Mark.GO))
                 .orElseGet(() -> RunningClock.Next.of("Choose a build-up", Optional.empty(), Mark.HOLD));
+    }
+
+    /** To a test that stands on the floor: not before its time, and then within its window. */
+    private static RunningClock.Next comeBack(Standing.Out out, Instant now) {
+        String what = out.standing().then() + " at " + out.place();
+        if (now.isBefore(out.from())) {
+            return RunningClock.Next.of("then " + what, Optional.of(out.from()), Mark.HOLD);
+        }
+        boolean late = out.until().map(u -> u.isBefore(now)).orElse(false);
+        return RunningClock.Next.of(
+                late ? what + " has stood too long" : what + " now",
+                out.until(),
+                late ? Mark.OVERDUE : Mark.WINDOW_OPEN);
     }
 
     private static RunningClock.Next beforeCoat(LayerReport done, LayerReport next, Instant now) {

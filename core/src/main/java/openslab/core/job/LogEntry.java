@@ -3,19 +3,24 @@ package openslab.core.job;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import openslab.core.floor.Outline.Corner;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.Value;
+import openslab.core.survey.instrument.Instrument;
 
 /**
  * One thing that happened, never changed afterwards. A mistake is struck by a later entry, and stays readable.
  *
  * @param key made by whoever sent it, so that a tap sent twice is stored once
- * @param subject what it is about: a test method, a gate, a layer, a place, or the key of the entry struck; empty for a note
+ * @param subject what it is about: a test method, a gate, a layer, a place, a defect, or the key of the entry struck; empty for a note
  * @param place where on the floor; empty where it speaks for the whole zone
  * @param at when it happened
+ * @param instrument what a reading was taken with; empty where nobody said, and for everything else
+ * @param ring the corners of an area, metres of the zone's plan; empty for everything else
  */
 public record LogEntry(
         String key,
@@ -25,7 +30,9 @@ public record LogEntry(
         Instant at,
         String by,
         String note,
-        Map<String, Value> values) {
+        Map<String, Value> values,
+        Optional<Instrument> instrument,
+        List<Corner> ring) {
     private static final double REACH_M = 2000;
 
     public enum Kind {
@@ -36,6 +43,10 @@ public record LogEntry(
         NOTE,
         /** Where on the floor a place is; a later one moves it. */
         PLACE,
+        /** A test was set out at a place, to be read later. */
+        SET,
+        /** A defect was drawn on the floor. */
+        AREA,
         STRIKE
     }
 
@@ -51,6 +62,20 @@ public record LogEntry(
 
     public LogEntry {
         values = Map.copyOf(values);
+        ring = List.copyOf(ring);
+    }
+
+    /** An entry that was read with nothing and goes round nothing. */
+    public LogEntry(
+            String key,
+            Kind kind,
+            String subject,
+            String place,
+            Instant at,
+            String by,
+            String note,
+            Map<String, Value> values) {
+        this(key, kind, subject, place, at, by, note, values, Optional.empty(), List.of());
     }
 
     /** {@code log} without what was struck, and without the strikes. */

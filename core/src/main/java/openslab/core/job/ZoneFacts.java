@@ -1,5 +1,6 @@
 package openslab.core.job;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,7 +14,12 @@ import openslab.core.mix.Crew;
 import openslab.core.prep.SiteLimits;
 import openslab.core.product.Exposure;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Standing;
 import openslab.core.survey.Survey;
+import openslab.core.survey.TestMethod;
+import openslab.core.survey.TestMethods;
+import openslab.core.survey.area.Defect;
+import openslab.core.survey.area.DefectArea;
 import openslab.core.survey.method.Climate;
 import openslab.core.survey.place.Placement;
 
@@ -37,6 +43,7 @@ public final class ZoneFacts {
     private final Map<About, List<LogEntry>> standing;
     private final Survey survey;
     private final List<Placement.Marked> places;
+    private final List<Standing.Out> standingTests;
     private final Optional<Double> slabC;
 
     /**
@@ -70,10 +77,6 @@ public final class ZoneFacts {
         this.log = List.copyOf(log);
         List<LogEntry> unstruck = LogEntry.standing(this.log);
         this.standing = unstruck.stream().collect(Collectors.groupingBy(e -> new About(e.kind(), e.subject())));
-        this.survey = new Survey(unstruck.stream()
-                .filter(e -> e.kind() == LogEntry.Kind.READING)
-                .map(e -> new Reading(e.key(), e.subject(), e.place(), e.at(), e.by(), e.values()))
-                .toList());
         Map<String, LogEntry> marked = new TreeMap<>();
         unstruck.stream()
                 .filter(e -> e.kind() == LogEntry.Kind.PLACE)
@@ -85,6 +88,22 @@ public final class ZoneFacts {
                                 e.values().get("along").base(),
                                 e.values().get("off").base())))
                 .toList();
+        List<Reading> readings = unstruck.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.READING)
+                .map(e -> new Reading(e.key(), e.subject(), e.place(), e.at(), e.by(), e.values(), e.instrument()))
+                .toList();
+        List<DefectArea> areas = unstruck.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.AREA)
+                .map(e -> new DefectArea(
+                        e.key(),
+                        Defect.valueOf(e.subject()),
+                        e.place(),
+                        e.ring(),
+                        DefectArea.withinM2(shape.rings(), List.of(e.ring())),
+                        e.at()))
+                .toList();
+        this.survey = new Survey(readings, areas, places);
+        this.standingTests = standingTests(unstruck, survey);
         this.slabC = planSlabC.or(() -> survey.newest(Climate.ID).map(r -> r.number("slab")));
     }
 
@@ -150,6 +169,26 @@ public final class ZoneFacts {
     /** Where the places are that somebody marked, by name. */
     public List<Placement.Marked> places() {
         return places;
+    }
+
+    /** Tests that were set out and not read since, the one to be read first at the head. */
+    public List<Standing.Out> standingTests() {
+        return standingTests;
+    }
+
+    private static List<Standing.Out> standingTests(List<LogEntry> unstruck, Survey survey) {
+        return unstruck.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.SET)
+                .filter(e -> survey.all(e.subject()).stream()
+                        .noneMatch(r -> r.place().equals(e.place()) && !r.at().isBefore(e.at())))
+                .flatMap(e -> {
+                    TestMethod method = TestMethods.of(e.subject());
+                    return method.standing().stream()
+                            .map(s -> new Standing.Out(
+                                    e.key(), e.subject(), method.about().title(), e.place(), e.at(), s));
+                })
+                .sorted(Comparator.comparing(Standing.Out::from))
+                .toList();
     }
 
     /** The slab's temperature to plan with, °C. */

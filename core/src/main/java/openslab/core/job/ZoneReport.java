@@ -7,18 +7,22 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import openslab.core.buildup.BuildUp;
+import openslab.core.buildup.Candidate;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
 import openslab.core.prep.ProfileNeed;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
 import openslab.core.survey.Site;
+import openslab.core.survey.Standing;
 import openslab.core.survey.Survey;
 import openslab.core.survey.Verdict;
+import openslab.core.survey.area.Areas;
 import openslab.core.survey.place.Placement;
 
 /** Everything that follows from a zone's facts at one moment. */
@@ -31,7 +35,11 @@ public record ZoneReport(
         Figure perimeter,
         Optional<Limits> limits,
         Survey.Judgement survey,
+        List<CandidateReport> candidates,
+        List<Standing.Out> standingTests,
         List<Placement.Marked> places,
+        List<Areas.Judged> areas,
+        List<Areas.Share> shares,
         PrepReport prep,
         Figure totalDry,
         List<LayerReport> layers,
@@ -42,16 +50,20 @@ public record ZoneReport(
 
     private static final Source PLAN = Source.ours("a floor is coated by its measured shape");
 
-    /** @param where the floor's time zone, in which months are counted */
-    public static ZoneReport of(ZoneFacts zone, UnitSystem system, ZoneId where, Instant now) {
+    /**
+     * @param candidates what else might go on it
+     * @param where the floor's time zone, in which months are counted
+     */
+    public static ZoneReport of(
+            ZoneFacts zone, List<Candidate> candidates, UnitSystem system, ZoneId where, Instant now) {
         Figure area = zone.shape().area(system);
         BuildUp buildUp =
                 BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system);
         Optional<Limits> limits = buildUp.limits();
         Survey survey = zone.survey();
-        Survey.Judgement judged = limits.map(
-                        l -> survey.judge(new Site(l, zone.substrate(), area.base(), system, now), findings(zone)))
-                .orElseGet(ZoneReport::nothingChosen);
+        List<Finding> besides = findings(zone);
+        Optional<Site> site = limits.map(l -> new Site(l, zone.substrate(), area.base(), system, now));
+        Survey.Judgement judged = site.map(s -> survey.judge(s, besides)).orElseGet(ZoneReport::nothingChosen);
         ProfileNeed need = buildUp.profileNeed();
         PrepReport prep = PrepReport.of(zone, need, buildUp.profileByThickness());
         List<LayerReport> layers = LayerStack.of(zone, buildUp, area.base(), system, now);
@@ -67,14 +79,19 @@ public record ZoneReport(
                 zone.shape().perimeter(system),
                 limits,
                 judged,
+                site.map(s -> CandidateReport.of(candidates, survey, s, besides, system))
+                        .orElse(List.of()),
+                zone.standingTests(),
                 zone.places(),
+                survey.areas(),
+                Areas.shares(survey.areas(), zone.shape().rings(), area.base(), system),
                 prep,
                 buildUp.totalDry(),
                 layers,
                 service,
                 strata(judged, prep, layers, service),
                 DayLine.clocks(survey, judged, layers, zone),
-                DayLine.next(judged, prep, layers, service, now));
+                DayLine.next(judged, zone.standingTests(), prep, layers, service, now));
     }
 
     private static List<Finding> findings(ZoneFacts zone) {
@@ -83,7 +100,7 @@ public record ZoneReport(
                 .forEach(d -> findings.add(Finding.of(d.rule())
                         .measured(d.measured())
                         .needed(d.needed(), PLAN)
-                        .hold(lower(d.title()), d.why(), d.remedy())));
+                        .hold(Show.lower(d.title()), d.why(), d.remedy())));
         if (zone.substrate().family() != Substrate.Family.CEMENT) {
             findings.add(substrate(zone.substrate()));
         }
@@ -95,14 +112,10 @@ public record ZoneReport(
                 .measured(substrate.label())
                 .needed("concrete, or tests made for this substrate", Source.ours("a test is made for what it tests"))
                 .hold(
-                        lower(substrate.label()) + " under it",
-                        "The tests and the preparation here are for concrete; on " + lower(substrate.label())
+                        Show.lower(substrate.label()) + " under it",
+                        "The tests and the preparation here are for concrete; on " + Show.lower(substrate.label())
                                 + " they prove nothing.",
                         "Go by the sheet in hand and a test patch until this substrate has methods of its own.");
-    }
-
-    private static String lower(String title) {
-        return Character.toLowerCase(title.charAt(0)) + title.substring(1);
     }
 
     private static Survey.Judgement nothingChosen() {

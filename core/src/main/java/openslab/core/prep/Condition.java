@@ -4,7 +4,6 @@ import java.util.Optional;
 import openslab.core.floor.Substrate;
 import openslab.core.survey.Survey;
 import openslab.core.survey.method.OldFloor;
-import openslab.core.survey.method.WalkOver;
 
 /**
  * What stands between the film and the concrete, as far as anybody looked.
@@ -26,11 +25,11 @@ public record Condition(
     public static Condition of(Survey survey, Substrate substrate) {
         var drops = survey.current("water-drop");
         return new Condition(
-                survey.anyYes(WalkOver.ID, "sealer"),
-                survey.anyYes(WalkOver.ID, "oil"),
-                survey.anyYes(WalkOver.ID, "coating"),
-                survey.anyYes(WalkOver.ID, "dusting"),
-                survey.anyYes(WalkOver.ID, "hollow"),
+                survey.seen("sealer"),
+                survey.seen("oil"),
+                survey.seen("coating"),
+                survey.seen("dusting"),
+                survey.seen("hollow"),
                 drops.isEmpty()
                         ? Optional.empty()
                         : Optional.of(

@@ -101,6 +101,12 @@ public final class Show {
         return number + '\u00a0' + unit.symbol();
     }
 
+    /** A title within a sentence: lower case, unless it begins with an abbreviation or a symbol. */
+    public static String lower(String title) {
+        boolean word = title.length() > 1 && Character.isLowerCase(title.charAt(1)) && !title.startsWith("pH");
+        return word ? Character.toLowerCase(title.charAt(0)) + title.substring(1) : title;
+    }
+
     private static String grouped(String plain) {
         boolean negative = plain.startsWith("-") && plain.chars().anyMatch(c -> c >= '1' && c <= '9');
         String bare = plain.startsWith("-") ? plain.substring(1) : plain;

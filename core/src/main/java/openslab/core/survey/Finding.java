@@ -36,6 +36,11 @@ public record Finding(
         return new Draft(rule, reading.place());
     }
 
+    /** Starts a finding about a place that has no reading. */
+    public static Draft of(String rule, String place) {
+        return new Draft(rule, place);
+    }
+
     public static Draft of(String rule) {
         return new Draft(rule, "");
     }

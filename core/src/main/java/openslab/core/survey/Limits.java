@@ -7,11 +7,12 @@ import openslab.core.quantity.Source;
 /**
  * What a build-up asks of the slab and the air. Carried by product sheets, which beat any default here.
  *
- * @param mverMaxLb lb/(1000 ft²·24 h)
- * @param slabRhMaxPct in-slab relative humidity
+ * @param mverMaxLb lb/(1000 ft²·24 h); infinite where the sheet does not ask, as for a film that lets vapour through
+ * @param slabRhMaxPct in-slab relative humidity; infinite where the sheet does not ask
  * @param dewMarginK slab above dew point, kelvins
  * @param minAgeDays age of the concrete
  * @param cspMin lowest concrete surface profile, 1–10
+ * @param shields whether what lies over it is kept from the slab's moisture and alkali
  * @param asks what only some sheets ask
  * @param sheet whose limits these are
  */
@@ -27,6 +28,7 @@ public record Limits(
         double minAgeDays,
         int cspMin,
         int cspMax,
+        boolean shields,
         Asks asks,
         String sheet) {
 
@@ -46,13 +48,23 @@ public record Limits(
         }
     }
 
-    /** What holds for every sheet in the build-up at once. */
+    /** Whether it asks how much moisture is in the slab or comes out of it. */
+    public boolean moisture() {
+        return Double.isFinite(mverMaxLb) || Double.isFinite(slabRhMaxPct);
+    }
+
+    /**
+     * What holds for every sheet in the build-up at once. Over a sheet that shields, nothing meets the slab's moisture.
+     *
+     * @param all from the slab upward
+     */
     public static Limits strictest(List<Limits> all, String sheet) {
+        List<Limits> wet = all.get(0).shields ? all.subList(0, 1) : all;
         return new Limits(
-                least(all, Limits::mverMaxLb),
-                least(all, Limits::slabRhMaxPct),
-                most(all, Limits::phMin),
-                least(all, Limits::phMax),
+                least(wet, Limits::mverMaxLb),
+                least(wet, Limits::slabRhMaxPct),
+                most(wet, Limits::phMin),
+                least(wet, Limits::phMax),
                 most(all, Limits::slabMinC),
                 least(all, Limits::slabMaxC),
                 least(all, Limits::airRhMaxPct),
@@ -60,6 +72,7 @@ public record Limits(
                 most(all, Limits::minAgeDays),
                 (int) most(all, Limits::cspMin),
                 (int) least(all, Limits::cspMax),
+                all.get(0).shields,
                 new Asks(
                         most(all, l -> l.asks.pullOffMinMpa),
                         most(all, l -> l.asks.resistanceMinOhm),

@@ -2,7 +2,9 @@ package openslab.core.survey;
 
 import java.time.Instant;
 import java.util.Map;
+import java.util.Optional;
 import openslab.core.quantity.Value;
+import openslab.core.survey.instrument.Instrument;
 
 /**
  * What one person found at one place.
@@ -10,8 +12,16 @@ import openslab.core.quantity.Value;
  * @param key the log entry that holds it
  * @param place where on the floor, in the crew's words
  * @param at when it was read, not when it was keyed in
+ * @param instrument empty where nobody said what it was read with
  */
-public record Reading(String key, String method, String place, Instant at, String by, Map<String, Value> values) {
+public record Reading(
+        String key,
+        String method,
+        String place,
+        Instant at,
+        String by,
+        Map<String, Value> values,
+        Optional<Instrument> instrument) {
     public Reading {
         values = Map.copyOf(values);
     }

@@ -10,6 +10,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
+import openslab.core.survey.area.Areas;
+import openslab.core.survey.area.DefectArea;
+import openslab.core.survey.instrument.Calibration;
+import openslab.core.survey.method.WalkOver;
+import openslab.core.survey.place.Placement;
 
 /** All that was found on a zone, and what it adds up to. */
 public final class Survey {
@@ -40,14 +46,39 @@ public final class Survey {
             List<Entry> entries,
             Optional<Instant> earliestAnswer) {}
 
+    /** How the rule of a test that was not taken often enough ends. */
+    public static final String MISSING = "-count";
+
     private static final int BRIEFS_IN_SUMMARY = 3;
 
     private final List<Reading> readings;
     private final Map<String, List<Reading>> byMethod;
+    private final List<Areas.Judged> areas;
 
     public Survey(List<Reading> readings) {
+        this(readings, List.of(), List.of());
+    }
+
+    /**
+     * @param areas what was drawn on the floor
+     * @param places where the places are that readings name
+     */
+    public Survey(List<Reading> readings, List<DefectArea> areas, List<Placement.Marked> places) {
         this.readings = List.copyOf(readings);
         byMethod = readings.stream().collect(Collectors.groupingBy(Reading::method));
+        this.areas = Areas.judge(areas, this, places);
+    }
+
+    /** What was drawn on the floor, and which of it was proved gone. */
+    public List<Areas.Judged> areas() {
+        return areas;
+    }
+
+    /** Whether the walk-over saw {@code sign}, or somebody drew it and nothing proved it gone; empty when nobody looked. */
+    public Optional<Boolean> seen(String sign) {
+        boolean drawn = areas.stream()
+                .anyMatch(a -> a.gone().isEmpty() && a.area().defect().sign().equals(sign));
+        return drawn ? Optional.of(true) : anyYes(WalkOver.ID, sign);
     }
 
     public List<Reading> readings() {
@@ -92,6 +123,7 @@ public final class Survey {
     /** @param besides what was found by other means than tests: a plan that does not close, say */
     public Judgement judge(Site site, List<Finding> besides) {
         var findings = new ArrayList<>(besides);
+        findings.addAll(Areas.findings(areas, site));
         var tallies = new ArrayList<Tally>();
         var entries = new ArrayList<Entry>();
         for (TestMethod method : TestMethods.ALL) {
@@ -100,15 +132,16 @@ public final class Survey {
             Set<String> speaking = current.stream().map(Reading::key).collect(Collectors.toSet());
             for (Reading reading : all(method.id())) {
                 boolean speaks = speaking.contains(reading.key());
-                List<Finding> judged = method.judge(reading, site);
+                List<Finding> judged = judged(method, reading, site);
                 entries.add(new Entry(
                         reading, method.about().title(), method.found(reading, site), worst(judged), !speaks));
                 if (speaks) {
                     findings.addAll(judged);
                 }
             }
-            int taken =
-                    (int) current.stream().filter(r -> method.valid(r, site)).count();
+            int taken = (int) current.stream()
+                    .filter(r -> method.valid(r, site) && !Calibration.lapsed(r))
+                    .count();
             Figure needed = method.count().figure(site.areaM2(), site.units());
             boolean asked = method.asked(this, site);
             if (asked && taken < needed.value()) {
@@ -123,22 +156,22 @@ public final class Survey {
         return new Judgement(worst(findings), summary(findings), findings, tallies, entries, earliest(findings));
     }
 
+    private static List<Finding> judged(TestMethod method, Reading reading, Site site) {
+        var findings = new ArrayList<>(method.judge(reading, site));
+        Calibration.judge(reading, method).ifPresent(findings::add);
+        return findings;
+    }
+
     private static Finding missing(TestMethod method, int taken, Figure needed) {
         int n = (int) needed.value();
         String brief = n == 1
-                ? "no " + lower(method.about().title())
-                : lower(method.about().title()) + " " + taken + " of " + n;
-        var draft = Finding.of(method.id() + "-count")
+                ? "no " + Show.lower(method.about().title())
+                : Show.lower(method.about().title()) + " " + taken + " of " + n;
+        var draft = Finding.of(method.id() + MISSING)
                 .measured(taken + " taken")
                 .needed(n + (n == 1 ? " test" : " tests"), method.count().source())
                 .working(needed);
         return method.missing(draft, brief, n - taken);
-    }
-
-    /** Lower case, unless the word is an abbreviation or a symbol. */
-    private static String lower(String title) {
-        boolean word = title.length() > 1 && Character.isLowerCase(title.charAt(1)) && !title.startsWith("pH");
-        return word ? Character.toLowerCase(title.charAt(0)) + title.substring(1) : title;
     }
 
     private static Verdict worst(List<Finding> findings) {

@@ -1,8 +1,11 @@
 package openslab.core.survey;
 
 import java.util.List;
+import java.util.Optional;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
+import openslab.core.survey.instrument.InstrumentKind;
+import openslab.core.survey.map.Mapped;
 
 /** A way of testing a floor. A new one is one new class in {@code survey.method} and one line in {@link TestMethods}. */
 public interface TestMethod {
@@ -50,6 +53,21 @@ public interface TestMethod {
     /** True where one reading speaks for the whole zone, so that nobody is asked for a place. */
     default boolean wholeFloor() {
         return false;
+    }
+
+    /** What it is read with, where that has papers. */
+    default Optional<InstrumentKind> instrument() {
+        return Optional.empty();
+    }
+
+    /** How long it stands on the floor before it is read; empty where it is read at once. */
+    default Optional<Standing> standing() {
+        return Optional.empty();
+    }
+
+    /** How its readings are put on a map; empty where they are no figure, or one for the whole zone. */
+    default Optional<Mapped> mapped() {
+        return Optional.empty();
     }
 
     /** Whether the reading was taken as the method asks, and so counts. */

@@ -67,7 +67,7 @@ public class PlacementTest {
     public void places_are_as_many_as_asked_and_clear_of_walls(Cases floor) {
         Geometry whole = polygon(rings(floor).get(0));
         int needed = new InSlabHumidity().count().of(whole.getArea());
-        List<Proposal> places = Placement.propose(rings(floor), List.of(), List.of(), needed, true);
+        List<Proposal> places = Placement.propose(rings(floor), List.of(), List.of(), List.of(), needed, true);
         assertEquals(places.size(), needed);
         assertEquals(places.stream().map(Proposal::name).distinct().count(), needed);
         // in a floor too narrow for it, half as much clearance has to do, and so on
@@ -88,7 +88,7 @@ public class PlacementTest {
     public void places_are_further_apart_than_by_chance(Cases floor) {
         Geometry whole = polygon(rings(floor).get(0));
         int count = 6;
-        List<Corner> places = Placement.propose(rings(floor), List.of(), List.of(), count, false).stream()
+        List<Corner> places = Placement.propose(rings(floor), List.of(), List.of(), List.of(), count, false).stream()
                 .map(Proposal::at)
                 .toList();
         var random = new Random(3);
@@ -128,14 +128,14 @@ public class PlacementTest {
     public void what_is_marked_counts_and_is_kept_away_from() {
         var ring = List.of(new Corner(0, 0), new Corner(12, 0), new Corner(12, 8), new Corner(0, 8));
         var marked = List.of(new Marked("B", new Corner(2, 4)), new Marked("Door", new Corner(10, 2)));
-        List<Proposal> more = Placement.propose(List.of(ring), List.of(), marked, 4, false);
+        List<Proposal> more = Placement.propose(List.of(ring), List.of(), List.of(), marked, 4, false);
         assertEquals(more.stream().map(Proposal::name).toList(), List.of("A", "C"));
         for (Proposal p : more) {
             marked.forEach(
                     m -> assertTrue(Math.hypot(p.at().x() - m.at().x(), p.at().y() - m.at().y()) > 3, p + " " + m));
         }
-        assertEquals(Placement.propose(List.of(ring), List.of(), marked, 2, true), List.of());
-        assertEquals(Placement.propose(List.of(ring), List.of(), marked, 4, false), more);
+        assertEquals(Placement.propose(List.of(ring), List.of(), List.of(), marked, 2, true), List.of());
+        assertEquals(Placement.propose(List.of(ring), List.of(), List.of(), marked, 4, false), more);
     }
 
     @Test
@@ -143,7 +143,7 @@ public class PlacementTest {
         var ring = List.of(new Corner(0, 0), new Corner(9, 0), new Corner(9, 6), new Corner(0, 6));
         var pit = List.of(new Corner(3, 2), new Corner(6, 2), new Corner(6, 4), new Corner(3, 4));
         var joint = List.of(new Corner(4.5, 0), new Corner(4.5, 6));
-        List<Proposal> places = Placement.propose(List.of(ring, pit), List.of(joint), List.of(), 7, true);
+        List<Proposal> places = Placement.propose(List.of(ring, pit), List.of(joint), List.of(), List.of(), 7, true);
         assertEquals(places.size(), 7);
         for (Proposal p : places) {
             assertTrue(polygon(pit).distance(point(p.at())) >= Placement.CLEAR_M, p.toString());

@@ -1,6 +1,8 @@
 package openslab.core.survey.method;
 
+import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
@@ -11,9 +13,13 @@ import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
+import openslab.core.survey.Standing;
+import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
+import openslab.core.survey.instrument.InstrumentKind;
+import openslab.core.survey.map.Mapped;
 
 /** A dish of anhydrous calcium chloride under a cover: vapour emission from the weight it gains. */
 public final class CalciumChloride implements TestMethod {
@@ -40,6 +46,11 @@ public final class CalciumChloride implements TestMethod {
     }
 
     @Override
+    public boolean asked(Survey survey, Site site) {
+        return Double.isFinite(site.limits().mverMaxLb());
+    }
+
+    @Override
     public List<Field> fields() {
         return List.of(
                 Field.quantity(
@@ -52,6 +63,36 @@ public final class CalciumChloride implements TestMethod {
                         "printed on the kit; 0.445 ft² is common"),
                 Field.quantity("gain", "Weight gained", Unit.GRAM, 0, 60, "grams, to 0.1 g or better"),
                 Field.quantity("hours", "Time exposed", Unit.HOUR, 1, 500, "60 to 72 h"));
+    }
+
+    @Override
+    public Optional<InstrumentKind> instrument() {
+        return Optional.of(InstrumentKind.SCALE);
+    }
+
+    @Override
+    public Optional<Mapped> mapped() {
+        return Optional.of(new Mapped(
+                "vapour emission",
+                Unit.MVER,
+                0.2,
+                r -> emission(
+                                Unit.GRAM.fromBase(r.number("gain")),
+                                Unit.SQUARE_FOOT.fromBase(r.number("dishArea")),
+                                Unit.HOUR.fromBase(r.number("hours")),
+                                UnitSystem.US)
+                        .value(),
+                s -> Mapped.limit(s.limits().mverMaxLb())));
+    }
+
+    @Override
+    public Optional<Standing> standing() {
+        return Optional.of(new Standing(
+                Duration.ofMinutes(Math.round(MIN_HOURS * 60)),
+                Optional.of(Duration.ofMinutes(Math.round(MAX_HOURS * 60))),
+                "dish stands",
+                "weigh the dish",
+                "hours"));
     }
 
     @Override
@@ -103,7 +144,12 @@ public final class CalciumChloride implements TestMethod {
                             "A dish left too short or too long gives a rate that compares with no limit.",
                             "Set a fresh dish and weigh it after 60 to 72 h."));
         }
-        finding.measured(Show.number(emission.value(), 2) + " lb")
+        if (!Double.isFinite(limit)) {
+            return List.of(finding.measured(found(r, site))
+                    .needed("no limit", site.limits().source())
+                    .go("vapour emission" + at, "This build-up lets vapour through; its sheet sets no limit."));
+        }
+        finding.measured(found(r, site))
                 .needed(
                         "at most " + Show.number(limit, 1) + " lb",
                         site.limits().source());

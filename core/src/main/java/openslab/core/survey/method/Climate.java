@@ -3,6 +3,7 @@ package openslab.core.survey.method;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import openslab.core.air.DewPoint;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Field;
@@ -17,6 +18,7 @@ import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
+import openslab.core.survey.instrument.InstrumentKind;
 
 /** Air temperature and humidity, and the slab's own temperature. */
 public final class Climate implements TestMethod {
@@ -49,6 +51,11 @@ public final class Climate implements TestMethod {
                 Field.quantity("air", "Air", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 55, ""),
                 Field.quantity("rh", "Humidity of the air", Unit.PERCENT, 1, 100, ""),
                 Field.quantity("slab", "Slab surface", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 75, ""));
+    }
+
+    @Override
+    public Optional<InstrumentKind> instrument() {
+        return Optional.of(InstrumentKind.THERMO_HYGROMETER);
     }
 
     @Override

@@ -2,6 +2,8 @@ package openslab.core.survey.method;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
@@ -14,6 +16,8 @@ import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
+import openslab.core.survey.instrument.InstrumentKind;
+import openslab.core.survey.map.Mapped;
 
 /** A meter laid on the floor: where to test, never whether it is dry enough. */
 public final class ElectronicMeter implements TestMethod {
@@ -43,6 +47,17 @@ public final class ElectronicMeter implements TestMethod {
     public List<Field> fields() {
         return List.of(
                 Field.quantity("shown", "Shown by the meter", Unit.ONE, 0, 1000, "its own scale, whatever that is"));
+    }
+
+    @Override
+    public Optional<InstrumentKind> instrument() {
+        return Optional.of(InstrumentKind.MOISTURE_METER);
+    }
+
+    @Override
+    public Optional<Mapped> mapped() {
+        return Optional.of(
+                new Mapped("shown by the meter", Unit.ONE, 0, r -> r.number("shown"), s -> OptionalDouble.empty()));
     }
 
     @Override

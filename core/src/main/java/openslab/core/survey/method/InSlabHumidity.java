@@ -2,6 +2,7 @@ package openslab.core.survey.method;
 
 import java.time.Duration;
 import java.util.List;
+import java.util.Optional;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
@@ -12,9 +13,13 @@ import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
+import openslab.core.survey.Standing;
+import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
+import openslab.core.survey.instrument.InstrumentKind;
+import openslab.core.survey.map.Mapped;
 
 /** Relative humidity in a drilled, lined and sealed hole. */
 public final class InSlabHumidity implements TestMethod {
@@ -45,6 +50,11 @@ public final class InSlabHumidity implements TestMethod {
     }
 
     @Override
+    public boolean asked(Survey survey, Site site) {
+        return Double.isFinite(site.limits().slabRhMaxPct());
+    }
+
+    @Override
     public List<Field> fields() {
         return List.of(
                 Field.quantity("rh", "Humidity in the hole", Unit.PERCENT, 1, 100, "to 1 %"),
@@ -56,6 +66,31 @@ public final class InSlabHumidity implements TestMethod {
                         new Field.Choice("one", "Top only"),
                         new Field.Choice("two", "Both faces")),
                 Field.quantity("wait", "Hours since drilled", Unit.HOUR, 0, 5000, "24 h or more"));
+    }
+
+    @Override
+    public Optional<InstrumentKind> instrument() {
+        return Optional.of(InstrumentKind.RH_PROBE);
+    }
+
+    @Override
+    public Optional<Mapped> mapped() {
+        return Optional.of(new Mapped(
+                "in-slab humidity",
+                Unit.PERCENT,
+                2,
+                r -> r.number("rh"),
+                s -> Mapped.limit(s.limits().slabRhMaxPct())));
+    }
+
+    @Override
+    public Optional<Standing> standing() {
+        return Optional.of(new Standing(
+                Duration.ofMinutes(Math.round(WAIT_HOURS * 60)),
+                Optional.empty(),
+                "hole settles",
+                "read the probe",
+                "wait"));
     }
 
     @Override
@@ -130,6 +165,12 @@ public final class InSlabHumidity implements TestMethod {
         }
         double limit = site.limits().slabRhMaxPct();
         double rh = r.number("rh");
+        if (!Double.isFinite(limit)) {
+            return List.of(finding.measured(found(r, site))
+                    .needed("no limit", site.limits().source())
+                    .working(depth(r, site))
+                    .go("in-slab humidity" + at, "This build-up lets vapour through; its sheet sets no limit."));
+        }
         finding.measured(found(r, site))
                 .needed("at most " + Show.in(Unit.PERCENT, limit), site.limits().source())
                 .working(depth(r, site));

@@ -3,6 +3,7 @@ package openslab.core.survey.method;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -10,6 +11,7 @@ import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
+import openslab.core.survey.Standing;
 import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
@@ -34,9 +36,10 @@ public final class PlasticSheet implements TestMethod {
         return ABOUT;
     }
 
+    /** The least that is known of the moisture, where the sheet asks for no figure. */
     @Override
     public boolean asked(Survey survey, Site site) {
-        return false;
+        return !site.limits().moisture();
     }
 
     @Override
@@ -48,6 +51,16 @@ public final class PlasticSheet implements TestMethod {
                         "Under the sheet",
                         new Field.Choice("dry", "Dry, no darker"),
                         new Field.Choice("damp", "Damp or darker")));
+    }
+
+    @Override
+    public Optional<Standing> standing() {
+        return Optional.of(new Standing(
+                Duration.ofMinutes(Math.round(MIN_HOURS * 60)),
+                Optional.empty(),
+                "sheet taped",
+                "lift the sheet",
+                "hours"));
     }
 
     @Override
@@ -72,6 +85,12 @@ public final class PlasticSheet implements TestMethod {
         var finding = Finding.of(ABOUT.id(), r)
                 .measured(r.choice("under") + " after " + Show.number(hours, 1) + " h")
                 .needed("dry after 16 h", D4263);
+        if (r.choice("under").equals("damp") && !site.limits().moisture()) {
+            return List.of(finding.watch(
+                    "damp under the sheet" + at,
+                    "A film that lets vapour through stays on; laid on a damp surface it turns white.",
+                    "Coat only once the surface is dry to the eye and stays so overnight."));
+        }
         if (r.choice("under").equals("damp")) {
             return List.of(finding.hold(
                     "damp under the sheet" + at,

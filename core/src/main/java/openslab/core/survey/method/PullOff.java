@@ -1,6 +1,7 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import java.util.Optional;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
@@ -16,6 +17,7 @@ import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
+import openslab.core.survey.instrument.InstrumentKind;
 
 /** A disc glued on and pulled until something gives: the strength of the top. */
 public final class PullOff implements TestMethod {
@@ -51,6 +53,11 @@ public final class PullOff implements TestMethod {
                         new Field.Choice("concrete", "The concrete"),
                         new Field.Choice("layer", "An old layer, or its bond"),
                         new Field.Choice("glue", "The glue")));
+    }
+
+    @Override
+    public Optional<InstrumentKind> instrument() {
+        return Optional.of(InstrumentKind.PULL_OFF_GAUGE);
     }
 
     @Override

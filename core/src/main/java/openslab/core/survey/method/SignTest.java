@@ -40,10 +40,10 @@ abstract class SignTest implements TestMethod {
         return new Sign(id, label, Verdict.HOLD, brief, because, remedy);
     }
 
-    /** Asked where the walk-over saw any of {@code fields}. */
+    /** Asked where the walk-over saw, or somebody drew, any of {@code fields}. */
     static boolean seen(Survey survey, String... fields) {
         for (String field : fields) {
-            if (survey.anyYes(WalkOver.ID, field).orElse(false)) {
+            if (survey.seen(field).orElse(false)) {
                 return true;
             }
         }

@@ -1,6 +1,7 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import java.util.Optional;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -12,6 +13,7 @@ import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
+import openslab.core.survey.instrument.InstrumentKind;
 
 /** Friction of the finished floor, wet. */
 public final class SlipResistance implements TestMethod {
@@ -41,6 +43,11 @@ public final class SlipResistance implements TestMethod {
         return List.of(
                 Field.quantity("dcof", "Dynamic friction (DCOF)", Unit.ONE, 0, 1.5, "mean of four runs"),
                 Field.choice("wet", "Floor", new Field.Choice("wet", "Wet"), new Field.Choice("dry", "Dry")));
+    }
+
+    @Override
+    public Optional<InstrumentKind> instrument() {
+        return Optional.of(InstrumentKind.FRICTION_METER);
     }
 
     @Override

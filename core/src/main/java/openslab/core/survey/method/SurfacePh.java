@@ -1,6 +1,7 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import java.util.Optional;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -11,6 +12,8 @@ import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
+import openslab.core.survey.instrument.InstrumentKind;
+import openslab.core.survey.map.Mapped;
 
 /** Alkalinity of the wetted surface. */
 public final class SurfacePh implements TestMethod {
@@ -37,6 +40,21 @@ public final class SurfacePh implements TestMethod {
     @Override
     public List<Field> fields() {
         return List.of(Field.quantity("ph", "pH", Unit.ONE, 0, 14, "to 0.5"));
+    }
+
+    @Override
+    public Optional<InstrumentKind> instrument() {
+        return Optional.of(InstrumentKind.PH_METER);
+    }
+
+    @Override
+    public Optional<Mapped> mapped() {
+        return Optional.of(new Mapped(
+                "pH",
+                Unit.ONE,
+                0.5,
+                r -> r.number("ph"),
+                s -> Mapped.limit(s.limits().phMax())));
     }
 
     @Override

@@ -1,6 +1,7 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import java.util.Optional;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -13,6 +14,7 @@ import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
+import openslab.core.survey.instrument.InstrumentKind;
 
 /** Resistance from point to point of a static-dissipative floor. */
 public final class SurfaceResistance implements TestMethod {
@@ -43,6 +45,11 @@ public final class SurfaceResistance implements TestMethod {
                 Field.quantity("ohms", "Resistance", Unit.MEGOHM, 0, 1e9, "45 MΩ, 0.8 GΩ, 250 kΩ"),
                 Field.choice("volts", "Test voltage", new Field.Choice("10", "10 V"), new Field.Choice("100", "100 V")),
                 Field.quantity("rh", "Humidity of the air", Unit.PERCENT, 1, 100, "dry air is the hard case"));
+    }
+
+    @Override
+    public Optional<InstrumentKind> instrument() {
+        return Optional.of(InstrumentKind.RESISTANCE_METER);
     }
 
     @Override

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import openslab.core.floor.Outline.Corner;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
@@ -28,6 +29,9 @@ public final class Placement {
     /** ASTM F2170, from memory: one test within 3 ft (1 m) of each exterior wall. */
     public static final double NEAR_WALL_M = 0.9;
 
+    /** A place this near to where the floor looks damp tests it: ours. */
+    private static final double NEAR_SUSPECT_M = 1;
+
     private static final int CANDIDATES = 1200;
     private static final int ROUNDS = 40;
     private static final int HALVINGS = 5;
@@ -36,8 +40,11 @@ public final class Placement {
 
     private static final GeometryFactory FACTORY = new GeometryFactory();
 
-    /** @param byWall meant for an exterior wall; which walls those are, whoever is there knows */
-    public record Proposal(String name, Corner at, boolean byWall) {}
+    /**
+     * @param byWall meant for an exterior wall; which walls those are, whoever is there knows
+     * @param suspected in a patch that looks damp
+     */
+    public record Proposal(String name, Corner at, boolean byWall, boolean suspected) {}
 
     /** @param at where it is */
     public record Marked(String name, Corner at) {}
@@ -63,21 +70,36 @@ public final class Placement {
     /**
      * @param rings of the zone, the outer one first, metres
      * @param avoid joints and cracks
+     * @param suspected where the floor looks damp: each gets a place, unless one is marked near it
      * @param marked places that are already there; they count, and the new ones keep away from them
-     * @param count how many places there are to be in all
+     * @param count how many places there are to be in all; more where more look damp
      * @param nearWall whether one of them is to be near a wall
      */
     public static List<Proposal> propose(
-            List<List<Corner>> rings, List<List<Corner>> avoid, List<Marked> marked, int count, boolean nearWall) {
-        if (count <= marked.size()) {
+            List<List<Corner>> rings,
+            List<List<Corner>> avoid,
+            List<Corner> suspected,
+            List<Marked> marked,
+            int count,
+            boolean nearWall) {
+        List<Corner> untested = suspected.stream()
+                .filter(s -> marked.stream().noneMatch(m -> near(m.at, s)))
+                .toList();
+        int more = Math.max(0, count - marked.size() - untested.size());
+        if (more + untested.size() == 0) {
             return List.of();
         }
-        return new Placement(rings, avoid).spread(marked, count - marked.size(), nearWall);
+        return new Placement(rings, avoid).spread(marked, untested, more, nearWall);
     }
 
-    private List<Proposal> spread(List<Marked> marked, int more, boolean nearWall) {
-        List<Coordinate> fixed =
-                marked.stream().map(m -> new Coordinate(m.at.x(), m.at.y())).toList();
+    private static boolean near(Corner a, Corner b) {
+        return Math.hypot(a.x() - b.x(), a.y() - b.y()) <= NEAR_SUSPECT_M;
+    }
+
+    private List<Proposal> spread(List<Marked> marked, List<Corner> suspected, int more, boolean nearWall) {
+        List<Coordinate> fixed = Stream.concat(marked.stream().map(Marked::at), suspected.stream())
+                .map(c -> new Coordinate(c.x(), c.y()))
+                .toList();
         List<Coordinate> clear = clear(fixed.size() + more);
         var places = new ArrayList<>(fixed);
         for (int i = 0; i < more; i++) {
@@ -85,7 +107,7 @@ public final class Placement {
                     places.isEmpty() ? nearest(clear, floor.getCentroid().getCoordinate()) : farthest(clear, places));
         }
         settle(places, fixed.size(), clear);
-        boolean wall = nearWall && places.stream().noneMatch(p -> fromWalls(p) <= NEAR_WALL_M);
+        boolean wall = more > 0 && nearWall && places.stream().noneMatch(p -> fromWalls(p) <= NEAR_WALL_M);
         int byWall = wall ? closestToWall(places, fixed.size()) : -1;
         if (wall) {
             places.set(byWall, toWall(places, byWall, clear));
@@ -93,12 +115,12 @@ public final class Placement {
         Set<String> taken = marked.stream().map(Marked::name).collect(Collectors.toSet());
         var proposals = new ArrayList<Proposal>();
         int letter = 0;
-        for (int i = fixed.size(); i < places.size(); i++) {
+        for (int i = marked.size(); i < places.size(); i++) {
             while (taken.contains(name(letter))) {
                 letter++;
             }
             Coordinate c = places.get(i);
-            proposals.add(new Proposal(name(letter++), new Corner(c.x, c.y), i == byWall));
+            proposals.add(new Proposal(name(letter++), new Corner(c.x, c.y), i == byWall, i < fixed.size()));
         }
         return proposals;
     }

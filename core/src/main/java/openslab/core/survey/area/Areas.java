@@ -1,0 +1,109 @@
+package openslab.core.survey.area;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import openslab.core.floor.Outline.Corner;
+import openslab.core.quantity.Dimension;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Site;
+import openslab.core.survey.Survey;
+import openslab.core.survey.TestMethods;
+import openslab.core.survey.place.Placement;
+
+/** What was drawn on a zone: which of it still stands, what each means, and how much of the floor it is. */
+public final class Areas {
+    private static final Source D4580 = Source.published("ASTM D4580, from memory: share of the area");
+
+    /**
+     * @param gone the reading that proved it gone
+     */
+    public record Judged(DefectArea area, Optional<Reading> gone) {}
+
+    /**
+     * How much of a zone has one defect, overlaps counted once.
+     *
+     * @param share percent of the zone, still standing
+     */
+    public record Share(Defect defect, String label, Figure share) {}
+
+    private Areas() {}
+
+    /** Whether each was proved gone: by its own test, inside it, read after it was drawn. */
+    public static List<Judged> judge(List<DefectArea> areas, Survey survey, List<Placement.Marked> places) {
+        return areas.stream().map(a -> new Judged(a, proof(a, survey, places))).toList();
+    }
+
+    private static Optional<Reading> proof(DefectArea area, Survey survey, List<Placement.Marked> places) {
+        String method = area.defect().proof();
+        if (method.isEmpty()) {
+            return Optional.empty();
+        }
+        List<Reading> later = survey.all(method).stream()
+                .filter(r -> r.at().isAfter(area.at()))
+                .filter(r -> TestMethods.of(method).wholeFloor() || inside(area, r, places))
+                .toList();
+        // the newest at each place inside it has to show it gone
+        List<Reading> newest = new Survey(later).current(method);
+        boolean gone = !newest.isEmpty() && newest.stream().allMatch(area.defect()::gone);
+        return gone ? Optional.of(newest.get(newest.size() - 1)) : Optional.empty();
+    }
+
+    private static boolean inside(DefectArea area, Reading r, List<Placement.Marked> places) {
+        return places.stream().anyMatch(p -> p.name().equals(r.place()) && area.holds(p.at()));
+    }
+
+    public static List<Finding> findings(List<Judged> judged, Site site) {
+        return judged.stream().map(j -> finding(j, site)).toList();
+    }
+
+    private static Finding finding(Judged judged, Site site) {
+        DefectArea area = judged.area();
+        Defect defect = area.defect();
+        String what = Show.lower(defect.label());
+        Figure share = share(defect, area.areaM2(), site.areaM2(), site.units());
+        var finding = Finding.of("area-" + defect.name().toLowerCase(java.util.Locale.ROOT), area.name())
+                .measured(Show.in(site.units(), Dimension.AREA, area.areaM2()) + ", " + share.text() + " of the zone")
+                .needed(defect.proofWords(), defect.source())
+                .working(share);
+        if (judged.gone().isPresent()) {
+            return finding.go(
+                    what + " at " + area.name() + " proved gone",
+                    TestMethods.of(defect.proof()).about().title() + " at "
+                            + judged.gone().get().place() + " showed it.");
+        }
+        String then = defect.proof().isEmpty() ? "" : ", until " + defect.proofWords();
+        return finding.close(
+                defect.verdict(), what + " at " + area.name(), defect.consequence(), defect.removal() + then + ".");
+    }
+
+    /** Every defect still standing, by how much of the zone has it. */
+    public static List<Share> shares(List<Judged> judged, List<List<Corner>> zone, double zoneM2, UnitSystem units) {
+        Map<Defect, List<List<Corner>>> rings = new EnumMap<>(Defect.class);
+        judged.stream().filter(j -> j.gone().isEmpty()).map(Judged::area).forEach(a -> rings.computeIfAbsent(
+                        a.defect(), d -> new ArrayList<>())
+                .add(a.ring()));
+        return rings.entrySet().stream()
+                .map(e -> new Share(
+                        e.getKey(),
+                        e.getKey().label(),
+                        share(e.getKey(), DefectArea.withinM2(zone, e.getValue()), zoneM2, units)))
+                .toList();
+    }
+
+    private static Figure share(Defect defect, double areaM2, double zoneM2, UnitSystem units) {
+        var w = new Worksheet(units);
+        w.given("D", Show.lower(defect.label()), Unit.SQUARE_METRE.fromBase(areaM2), Unit.SQUARE_METRE);
+        w.given("A", "area of the zone", zoneM2, Unit.SQUARE_METRE);
+        return w.figure(Show.lower(defect.label()), "s", "100·D/A", 100 * areaM2 / zoneM2, Unit.PERCENT, D4580);
+    }
+}

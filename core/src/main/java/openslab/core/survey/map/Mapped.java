@@ -1,0 +1,29 @@
+package openslab.core.survey.map;
+
+import java.util.OptionalDouble;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
+import openslab.core.quantity.Unit;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Site;
+
+/**
+ * How a method's readings are put on a map.
+ *
+ * @param label "vapour emission"
+ * @param unit of the value, base unit
+ * @param repeats by how much the method misses itself at one place, standard deviation (OURS)
+ * @param value of a reading
+ * @param limit what the sheet asks at most
+ */
+public record Mapped(
+        String label,
+        Unit unit,
+        double repeats,
+        ToDoubleFunction<Reading> value,
+        Function<Site, OptionalDouble> limit) {
+
+    public static OptionalDouble limit(double most) {
+        return Double.isFinite(most) ? OptionalDouble.of(most) : OptionalDouble.empty();
+    }
+}

@@ -1,0 +1,179 @@
+package openslab.core.survey.map;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.Collectors;
+import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.level.Heights;
+import openslab.core.floor.plan.Shapes2D;
+import openslab.core.quantity.Dimension;
+import openslab.core.quantity.Show;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Site;
+import openslab.core.survey.Survey;
+import openslab.core.survey.TestMethod;
+import openslab.core.survey.TestMethods;
+import openslab.core.survey.instrument.Calibration;
+import openslab.core.survey.place.Placement;
+import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Location;
+
+/**
+ * One method's readings spread over a zone.
+ *
+ * @param refusal why there is no map; empty where there is one
+ * @param spots what was read where, newest at each place
+ * @param limitLine where the map crosses the limit: x, y of both ends of every piece, metres
+ * @param missed what the others say of a reading's place is off by this much, in words; empty without a map
+ * @param guessed share of the floor that is out of reach of every reading, percent
+ * @param over share of the floor within reach that is over the limit, percent
+ */
+public record SurveyMap(
+        String method,
+        String title,
+        String unit,
+        String refusal,
+        List<Spot> spots,
+        Optional<Grid> grid,
+        OptionalDouble limit,
+        double[] limitLine,
+        String reach,
+        String missed,
+        double guessed,
+        double over) {
+
+    /**
+     * Values at the middles of square cells, row by row from the lower left one.
+     *
+     * @param x of the lower left corner, metres; {@code y} likewise
+     * @param stepM side of a cell
+     * @param values rounded to what a reading is good for
+     * @param sigmas how far off a value may well be, the method's own scatter included
+     * @param supported whether any reading is near enough to say so
+     */
+    public record Grid(
+            double x, double y, double stepM, int columns, double[] values, double[] sigmas, boolean[] supported) {}
+
+    private static final int CELLS = 1600;
+    private static final double SAME_PLACE_M = 0.05;
+    private static final double ROUNDED = 1000;
+
+    /** A map of every method that can be drawn and of which there is a reading. */
+    public static List<SurveyMap> of(Survey survey, Site site, List<List<Corner>> zone, List<Placement.Marked> places) {
+        return TestMethods.ALL.stream()
+                .filter(m -> m.mapped().isPresent() && !survey.all(m.id()).isEmpty())
+                .map(m -> of(m, survey, site, zone, places))
+                .toList();
+    }
+
+    private static SurveyMap of(
+            TestMethod method, Survey survey, Site site, List<List<Corner>> zone, List<Placement.Marked> places) {
+        Mapped mapped = method.mapped().orElseThrow();
+        Map<String, Corner> marked = places.stream()
+                .collect(Collectors.toMap(
+                        Placement.Marked::name, Placement.Marked::at, (a, b) -> b, LinkedHashMap::new));
+        var spots = new ArrayList<Spot>();
+        var lost = new ArrayList<String>();
+        for (Reading r : survey.current(method.id())) {
+            if (!method.valid(r, site) || Calibration.lapsed(r)) {
+                continue;
+            }
+            Corner at = marked.get(r.place());
+            if (at == null) {
+                lost.add(r.place());
+            } else if (spots.stream()
+                    .noneMatch(s -> Math.hypot(s.at().x() - at.x(), s.at().y() - at.y()) < SAME_PLACE_M)) {
+                spots.add(new Spot(r.place(), at, mapped.value().applyAsDouble(r)));
+            }
+        }
+        OptionalDouble limit = mapped.limit().apply(site);
+        if (spots.size() < Kriging.LEAST_SPOTS) {
+            String where = lost.isEmpty() ? "" : " Nobody marked where " + String.join(", ", lost) + " is.";
+            String refusal = "A map begins with three readings that count, at marked places; there "
+                    + (spots.size() == 1 ? "is 1." : "are " + spots.size() + ".") + where;
+            return new SurveyMap(
+                    method.id(),
+                    mapped.label(),
+                    mapped.unit().symbol(),
+                    refusal,
+                    spots,
+                    Optional.empty(),
+                    limit,
+                    new double[0],
+                    "",
+                    "",
+                    100,
+                    0);
+        }
+        return drawn(method, mapped, spots, limit, site, zone);
+    }
+
+    private static SurveyMap drawn(
+            TestMethod method,
+            Mapped mapped,
+            List<Spot> spots,
+            OptionalDouble limit,
+            Site site,
+            List<List<Corner>> zone) {
+        Kriging kriging = Kriging.of(spots);
+        var outer = Shapes2D.polygon(zone.get(0));
+        var box = outer.getEnvelopeInternal();
+        double step = Math.sqrt(box.getArea() / CELLS);
+        int columns = (int) Math.ceil(box.getWidth() / step) + 1;
+        int rows = (int) Math.ceil(box.getHeight() / step) + 1;
+        double[] values = new double[rows * columns];
+        double[] sigmas = new double[rows * columns];
+        boolean[] supported = new boolean[rows * columns];
+        var within = new IndexedPointInAreaLocator(outer);
+        int inside = 0;
+        int guessed = 0;
+        int over = 0;
+        for (int i = 0; i < values.length; i++) {
+            var at = new Corner(box.getMinX() + (i % columns + 0.5) * step, box.getMinY() + (i / columns + 0.5) * step);
+            Kriging.Guess guess = kriging.at(at);
+            values[i] = rounded(guess.value());
+            sigmas[i] = rounded(Math.hypot(guess.sigma(), mapped.repeats()));
+            supported[i] = kriging.supports(at);
+            if (within.locate(new Coordinate(at.x(), at.y())) == Location.INTERIOR) {
+                inside++;
+                guessed += supported[i] ? 0 : 1;
+                over += supported[i] && limit.isPresent() && guess.value() > limit.getAsDouble() ? 1 : 0;
+            }
+        }
+        var origin = new Corner(box.getMinX() + step / 2, box.getMinY() + step / 2);
+        double[] line = limit.isPresent() && limit.getAsDouble() > 0
+                ? limitLine(new Heights(origin, step, columns, values), limit.getAsDouble())
+                : new double[0];
+        return new SurveyMap(
+                method.id(),
+                mapped.label(),
+                mapped.unit().symbol(),
+                "",
+                spots,
+                Optional.of(new Grid(box.getMinX(), box.getMinY(), step, columns, values, sigmas, supported)),
+                limit,
+                line,
+                Show.in(site.units(), Dimension.LENGTH, kriging.reachM()),
+                Show.in(mapped.unit(), kriging.leaveOneOut()),
+                inside == 0 ? 100 : 100.0 * guessed / inside,
+                inside == guessed ? 0 : 100.0 * over / (inside - guessed));
+    }
+
+    /** Lines of every multiple of the limit are found, and the first is the limit's own. */
+    private static double[] limitLine(Heights grid, double limit) {
+        return grid.contours(limit).stream()
+                .filter(c -> Math.abs(c.heightM() - limit) < 1e-9 * limit)
+                .findFirst()
+                .map(Heights.Contour::xyM)
+                .orElse(new double[0]);
+    }
+
+    private static double rounded(double value) {
+        return Math.round(value * ROUNDED) / ROUNDED;
+    }
+}

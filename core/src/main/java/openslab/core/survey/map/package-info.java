@@ -1,0 +1,2 @@
+/** Readings spread over a floor's shape: what lies between them, and where nobody knows. */
+package openslab.core.survey.map;

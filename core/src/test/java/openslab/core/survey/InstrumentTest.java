@@ -1,0 +1,71 @@
+package openslab.core.survey;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import openslab.core.Stories;
+import openslab.core.job.Mark;
+import openslab.core.survey.instrument.Instrument;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** What a reading was taken with, and what stands on the floor until it is read. */
+public class InstrumentTest {
+    private static final LocalDate DAY = Stories.START.atOffset(ZoneOffset.UTC).toLocalDate();
+
+    @DataProvider
+    Object[][] papers() {
+        return new Object[][] {
+            {DAY.minusDays(200), DAY.plusDays(165), Verdict.GO},
+            {DAY.minusDays(365), DAY, Verdict.GO},
+            {DAY.minusDays(366), DAY.minusDays(1), Verdict.HOLD},
+            {DAY, DAY.plusDays(365), Verdict.GO},
+            {DAY.plusDays(1), DAY.plusDays(365), Verdict.HOLD}
+        };
+    }
+
+    @Test(dataProvider = "papers")
+    public void a_reading_counts_while_the_certificate_holds(LocalDate calibrated, LocalDate due, Verdict word) {
+        var story = new Stories()
+                .surveyed()
+                .reading(1, "in-slab-rh", "B", "rh=66 % depth=40 mm thickness=100 mm drying=one wait=30 h")
+                .with(new Instrument("Probe 3", calibrated, due));
+        Survey.Judgement judged = story.at(2).survey();
+        assertEquals(judged.verdict(), word);
+        List<String> rules = judged.findings().stream()
+                .filter(f -> f.verdict() == Verdict.HOLD)
+                .map(Finding::rule)
+                .sorted()
+                .toList();
+        assertEquals(rules, word == Verdict.GO ? List.of() : List.of("in-slab-rh-calibration", "in-slab-rh-count"));
+    }
+
+    /** A dish is weighed between 60 and 72 h, a probe read from 24 h on, a sheet lifted from 16 h on. */
+    @Test
+    public void what_stands_on_the_floor_says_when_to_come_back() {
+        var story = new Stories()
+                .set(0, "calcium-chloride", "A")
+                .set(2, "in-slab-rh", "B")
+                .set(3, "plastic-sheet", "A");
+        assertEquals(
+                story.at(4).standingTests().stream().map(Standing.Out::from).toList(),
+                List.of(Stories.moment(19), Stories.moment(26), Stories.moment(60)));
+        var next = story.at(4).next();
+        assertEquals(next.label(), "then lift the sheet at A");
+        assertEquals(next.at().orElseThrow(), Stories.moment(19));
+        story.reading(20, "plastic-sheet", "A", "hours=17 h under=dry");
+        assertEquals(story.at(21).next().label(), "then read the probe at B");
+        story.reading(27, "in-slab-rh", "B", "rh=66 % depth=40 mm thickness=100 mm drying=one wait=25 h");
+        assertEquals(story.at(61).next().label(), "weigh the dish at A now");
+        assertEquals(story.at(61).next().at().orElseThrow(), Stories.moment(72));
+        assertEquals(story.at(73).next().mark(), Mark.OVERDUE);
+        assertTrue(story.at(61).clocks().stream().anyMatch(c -> c.label().equals("weigh the dish at A")));
+        story.reading(66, "calcium-chloride", "B", "dishArea=0.445 ft² gain=1.2 g hours=66 h");
+        assertEquals(story.at(67).standingTests().size(), 1, "another place was read");
+        story.reading(66, "calcium-chloride", "A", "dishArea=0.445 ft² gain=1.2 g hours=66 h");
+        assertTrue(story.at(67).standingTests().isEmpty());
+    }
+}
