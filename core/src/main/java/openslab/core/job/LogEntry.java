@@ -33,7 +33,8 @@ public record LogEntry(
         Map<String, Value> values,
         Optional<Instrument> instrument,
         List<Corner> ring) {
-    private static final double REACH_M = 2000;
+    /** Nothing on a plan lies further from its first corner, m. */
+    public static final double REACH_M = 2000;
 
     public enum Kind {
         READING,

@@ -1,8 +1,10 @@
 package openslab.core.quantity;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.time.format.DateTimeParseException;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -94,6 +96,26 @@ public final class Faults {
             return null;
         }
         return at.truncatedTo(ChronoUnit.MILLIS);
+    }
+
+    /** A day such as 2026-03-01. */
+    public LocalDate day(String field, String value) {
+        LocalDate day = parsedDay(value);
+        LocalDate first = EARLIEST.atOffset(ZoneOffset.UTC).toLocalDate();
+        LocalDate last = LATEST.atOffset(ZoneOffset.UTC).toLocalDate();
+        if (day == null || day.isBefore(first) || day.isAfter(last)) {
+            add(field, value, "a day such as 2026-03-01 from " + first + " to " + last);
+            return null;
+        }
+        return day;
+    }
+
+    private static LocalDate parsedDay(String value) {
+        try {
+            return value == null ? null : LocalDate.parse(value.strip());
+        } catch (DateTimeParseException e) {
+            return null;
+        }
     }
 
     private static Instant parsed(String value) {

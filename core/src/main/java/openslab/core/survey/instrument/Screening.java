@@ -1,0 +1,85 @@
+package openslab.core.survey.instrument;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import openslab.core.quantity.Unit;
+import openslab.core.survey.instrument.check.CertificateGone;
+import openslab.core.survey.instrument.check.ClockAstray;
+import openslab.core.survey.instrument.check.FlatBattery;
+import openslab.core.survey.instrument.check.Leap;
+import openslab.core.survey.instrument.check.NoValue;
+import openslab.core.survey.instrument.check.OutOfRange;
+import openslab.core.survey.instrument.check.Settling;
+import openslab.core.survey.instrument.check.Stuck;
+import openslab.core.survey.instrument.check.UnknownUnit;
+
+/**
+ * Takes the samples of one channel in the order they were written, and sets aside with a reason what cannot be trusted:
+ * nothing is dropped, and nothing set aside is ever counted or averaged. What it cannot see is a slow drift: that is what
+ * certificates are for.
+ */
+public final class Screening {
+    /** Every check there is; the first that objects gives the reason. A new one is one class and one line here. */
+    public static final List<SampleCheck> CHECKS = List.of(
+            new NoValue(),
+            new UnknownUnit(),
+            new ClockAstray(),
+            new CertificateGone(),
+            new FlatBattery(),
+            new OutOfRange(),
+            new Leap(),
+            new Stuck(),
+            new Settling());
+
+    /**
+     * What became of a sample.
+     *
+     * @param value in the quantity's unit; as it was given where it cannot be converted
+     * @param fault id of the check that objected; empty for a sample that counts
+     */
+    public record Screened(Instant at, double value, String fault) {
+        public boolean counts() {
+            return fault.isEmpty();
+        }
+    }
+
+    private final Channel channel;
+    /** An instrument seldom changes its unit, and a log has a million rows. */
+    private String spelt = "";
+
+    private Optional<Unit> unit;
+
+    /** @param latest nothing was written later than this */
+    public Screening(Quantity quantity, Optional<Instrument> papers, Instant latest) {
+        this.channel = new Channel(quantity, papers, latest);
+        this.unit = quantity.spelt(spelt);
+    }
+
+    public Screened put(Sample sample) {
+        if (!sample.unit().equals(spelt)) {
+            spelt = sample.unit();
+            unit = channel.quantity().spelt(spelt);
+        }
+        double value = unit.map(u -> channel.quantity().unit().fromBase(u.toBase(sample.value())))
+                .orElse(sample.value());
+        channel.next(sample, value, unit.isPresent());
+        String fault = "";
+        for (SampleCheck check : CHECKS) {
+            if (check.objects(channel)) {
+                fault = check.id();
+                break;
+            }
+        }
+        channel.taken(fault.isEmpty());
+        return new Screened(sample.at(), value, fault);
+    }
+
+    /** What a check says of the samples that it set aside. */
+    public static SampleCheck check(String id) {
+        return CHECKS.stream()
+                .filter(c -> c.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("there is no check " + id));
+    }
+}

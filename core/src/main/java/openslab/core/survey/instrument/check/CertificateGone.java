@@ -1,0 +1,27 @@
+package openslab.core.survey.instrument.check;
+
+import openslab.core.survey.instrument.Channel;
+import openslab.core.survey.instrument.SampleCheck;
+
+/** No certificate held when it was written. */
+public final class CertificateGone implements SampleCheck {
+    @Override
+    public String id() {
+        return "certificate";
+    }
+
+    @Override
+    public String title() {
+        return "calibration lapsed";
+    }
+
+    @Override
+    public String because() {
+        return "No certificate held on that day. Have the instrument checked.";
+    }
+
+    @Override
+    public boolean objects(Channel channel) {
+        return channel.papers().map(p -> p.lapsed(channel.sample().at())).orElse(false);
+    }
+}
