@@ -1,7 +1,14 @@
 import type {
+  ChoicesView,
+  Collected,
+  ColumnMapping,
   DrawingOffer,
   DryDown,
   EchoView,
+  FileOffer,
+  ImportProgress,
+  InstrumentForm,
+  InstrumentView,
   JobForm,
   JobView,
   LayerForm,
@@ -17,9 +24,11 @@ import type {
   RackItem,
   ReferenceView,
   SawCuts,
+  SentView,
   SheetFieldsView,
   SheetForm,
   SheetView,
+  SurveyMap,
   TracedView,
   ZoneForm,
 } from './types';
@@ -111,6 +120,8 @@ interface Write {
   body: unknown;
 }
 
+const PATIENCE_MS = 20_000;
+
 async function call<T>(method: string, path: string, write?: Write): Promise<T> {
   const headers: Record<string, string> = {};
   if (write) {
@@ -120,14 +131,26 @@ async function call<T>(method: string, path: string, write?: Write): Promise<T> 
       headers['If-Match'] = `"${write.version}"`;
     }
   }
-  let response: Response;
-  try {
-    response = await fetch(path, {
+  return answered<T>(
+    fetch(path, {
       method,
       headers,
       body: write ? JSON.stringify(write.body) : null,
-      signal: AbortSignal.timeout(20_000),
-    });
+      signal: AbortSignal.timeout(PATIENCE_MS),
+    }),
+  );
+}
+
+/** Sends a file as it is, however long that takes. */
+async function send<T>(path: string, type: string, key: string, body: Blob): Promise<T> {
+  const headers = { 'Content-Type': type, 'Idempotency-Key': key };
+  return answered<T>(fetch(path, { method: 'POST', headers, body }));
+}
+
+async function answered<T>(asked: Promise<Response>): Promise<T> {
+  let response: Response;
+  try {
+    response = await asked;
   } catch {
     throw new ApiProblem(0, {});
   }
@@ -275,3 +298,51 @@ export const readLevels = (text: string, units: string): Promise<LevelsForm> =>
 
 export const importJob = (key: string, file: unknown, copy: boolean): Promise<{ jobId: string }> =>
   call('POST', `/api/job-files?copy=${String(copy)}`, { key, body: file });
+
+/** What was read, spread over the floor of a zone. */
+export const maps = (jobId: string, zoneId: string): Promise<SurveyMap[]> =>
+  call('GET', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/maps`);
+
+export const instruments = (): Promise<InstrumentView[]> => call('GET', '/api/instruments');
+
+export const addInstrument = (key: string, body: InstrumentForm): Promise<InstrumentView> =>
+  call('POST', '/api/instruments', { key, body });
+
+export const editInstrument = (
+  instrumentId: string,
+  key: string,
+  version: number,
+  body: InstrumentForm,
+) => call<InstrumentView>('PUT', `/api/instruments/${id(instrumentId)}`, { key, version, body });
+
+/** What answers at an address; nothing is stored. */
+export const lookForInstrument = (address: string): Promise<InstrumentForm> =>
+  call('POST', '/api/instruments/look', { key: newKey(), body: { address } });
+
+export const collect = (instrumentId: string, key: string): Promise<Collected> =>
+  call('POST', `/api/instruments/${id(instrumentId)}/collect`, { key, body: {} });
+
+export const sent = (instrumentId: string): Promise<SentView> =>
+  call('GET', `/api/instruments/${id(instrumentId)}/samples`);
+
+const loggerFiles = '/api/logger-files';
+export const loggerChoices = (): Promise<ChoicesView> => call('GET', `${loggerFiles}/choices`);
+
+export const offerLoggerFile = (file: Blob, timeZone: string): Promise<FileOffer> =>
+  send(`${loggerFiles}?timeZone=${id(timeZone)}`, 'text/csv', newKey(), file);
+
+export const startLoggerFile = (
+  fileId: string,
+  instrumentId: string,
+  mapping: ColumnMapping,
+): Promise<ImportProgress> =>
+  call('POST', `${loggerFiles}/${id(fileId)}/start`, {
+    key: newKey(),
+    body: { instrumentId, mapping },
+  });
+
+export const loggerFile = (fileId: string): Promise<ImportProgress> =>
+  call('GET', `${loggerFiles}/${id(fileId)}`);
+
+export const stopLoggerFile = (fileId: string): Promise<ImportProgress> =>
+  call('DELETE', `${loggerFiles}/${id(fileId)}`);

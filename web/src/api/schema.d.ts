@@ -36,6 +36,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shelf_1"];
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{instrumentId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["edit_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{instrumentId}/collect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["collect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/{instrumentId}/samples": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["samples"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/job-files": {
         parameters: {
             query?: never;
@@ -292,6 +372,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/zones/{zoneId}/maps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["maps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/zones/{zoneId}/places": {
         parameters: {
             query?: never;
@@ -318,6 +414,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["walk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/logger-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["offer_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/logger-files/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/logger-files/{fileId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["progress"];
+        put?: never;
+        post?: never;
+        delete: operations["stop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/logger-files/{fileId}/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["start"];
         delete?: never;
         options?: never;
         head?: never;
@@ -536,6 +696,9 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AddressForm: {
+            address: string;
+        };
         Answer: {
             cost?: components["schemas"]["FigureView"];
             days?: components["schemas"]["FigureView"];
@@ -548,6 +711,18 @@ export interface components {
             remark: string;
             /** @enum {string} */
             way: "AS_IT_IS" | "HEATED" | "DRIED" | "BOTH" | "PRIMER";
+        };
+        AsideView: {
+            because: string;
+            channel: string;
+            /** Format: int64 */
+            count: number;
+            /** Format: date-time */
+            first: string;
+            label: string;
+            /** Format: date-time */
+            last: string;
+            title: string;
         };
         Asks: {
             /** Format: double */
@@ -590,6 +765,18 @@ export interface components {
             /** Format: double */
             kgPerM2: number;
         };
+        CandidateReport: {
+            id: string;
+            limits: string;
+            missing: string[];
+            note: string;
+            summary: string;
+            title: string;
+            /** @enum {string} */
+            verdict: "GO" | "WATCH" | "HOLD" | "STOP";
+            /** @enum {string} */
+            without: "GO" | "WATCH" | "HOLD" | "STOP";
+        };
         CheckForm: {
             from: string;
             id: string;
@@ -599,6 +786,10 @@ export interface components {
         Choice: {
             id: string;
             label: string;
+        };
+        ChoicesView: {
+            quantities: components["schemas"]["Named"][];
+            timeFormats: components["schemas"]["Named"][];
         };
         Closed: {
             closure: components["schemas"]["Closure"];
@@ -626,6 +817,23 @@ export interface components {
             /** Format: double */
             walkedM: number;
             withinTolerance?: boolean;
+        };
+        Collected: {
+            /** Format: int64 */
+            samples: number;
+            setAside: {
+                [key: string]: number;
+            };
+        };
+        ColumnMapping: {
+            battery: string;
+            channel: string;
+            quantity: string;
+            time: string;
+            timeFormat: string;
+            timeZone: string;
+            unit: string;
+            values: components["schemas"]["ValueColumn"][];
         };
         Contour: {
             /** Format: double */
@@ -666,6 +874,24 @@ export interface components {
             more: components["schemas"]["PlaceForm"][];
             ring: boolean;
             to: components["schemas"]["PlaceForm"];
+        };
+        DefectArea: {
+            /** Format: double */
+            areaM2: number;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "DUSTING" | "HOLLOW" | "DAMP";
+            key: string;
+            name: string;
+            ring: components["schemas"]["Corner"][];
+        };
+        DefectView: {
+            consequence: string;
+            id: string;
+            label: string;
+            proof: string;
+            removal: string;
         };
         DoorForm: {
             along: string;
@@ -749,6 +975,11 @@ export interface components {
             flatness?: components["schemas"]["FigureView"];
             levelness?: components["schemas"]["FigureView"];
         };
+        Fault: {
+            accepted: string;
+            field: string;
+            value: string;
+        };
         Field: {
             choices: components["schemas"]["Choice"][];
             hint: string;
@@ -774,6 +1005,16 @@ export interface components {
         };
         FileForm: {
             text: string;
+        };
+        FileOffer: {
+            /** Format: int64 */
+            bytes: number;
+            columns: string[];
+            /** Format: uuid */
+            fileId: string;
+            first: string[][];
+            mapping: components["schemas"]["ColumnMapping"];
+            remembered: boolean;
         };
         Finding: {
             because: string;
@@ -818,9 +1059,49 @@ export interface components {
             state: "WAITING" | "OPEN" | "PASSED" | "FAILED";
             title: string;
         };
+        Grid: {
+            /** Format: int32 */
+            columns: number;
+            sigmas: number[];
+            /** Format: double */
+            stepM: number;
+            supported: boolean[];
+            values: number[];
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         Imported: {
             /** Format: uuid */
             jobId: string;
+        };
+        Instrument: {
+            /** Format: date */
+            calibrated: string;
+            /** Format: date */
+            due: string;
+            name: string;
+        };
+        InstrumentForm: {
+            address: string;
+            kind: string;
+            papers: components["schemas"]["PapersForm"];
+        };
+        InstrumentKindView: {
+            id: string;
+            label: string;
+            /** Format: int32 */
+            months: number;
+            source: components["schemas"]["SourceView"];
+        };
+        InstrumentView: {
+            form: components["schemas"]["InstrumentForm"];
+            /** Format: uuid */
+            id: string;
+            lapsed: boolean;
+            /** Format: int32 */
+            version: number;
         };
         JobFile: {
             format: string;
@@ -885,6 +1166,10 @@ export interface components {
             toCut: number;
             /** Format: int32 */
             toMark: number;
+        };
+        Judged: {
+            area: components["schemas"]["DefectArea"];
+            gone?: components["schemas"]["Reading"];
         };
         Judgement: {
             /** Format: date-time */
@@ -1013,6 +1298,7 @@ export interface components {
             /** Format: double */
             phMin: number;
             sheet: string;
+            shields: boolean;
             /** Format: double */
             slabMaxC: number;
             /** Format: double */
@@ -1059,11 +1345,13 @@ export interface components {
             /** Format: date-time */
             at: string;
             by: string;
+            instrument?: components["schemas"]["Instrument"];
             key: string;
             /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "STRIKE";
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "STRIKE";
             note: string;
             place: string;
+            ring: components["schemas"]["Corner"][];
             subject: string;
             values: {
                 [key: string]: components["schemas"]["Value"];
@@ -1072,9 +1360,11 @@ export interface components {
         LogForm: {
             at: string;
             by: string;
+            instrument: components["schemas"]["PapersForm"];
             kind: string;
             note: string;
             place: string;
+            ring: components["schemas"]["Corner"][];
             subject: string;
             values: {
                 [key: string]: string;
@@ -1095,6 +1385,12 @@ export interface components {
             /** Format: uuid */
             zoneId: string;
         };
+        MapPoint: {
+            at: components["schemas"]["Corner"];
+            name: string;
+            /** Format: double */
+            value: number;
+        };
         MarkForm: {
             in: components["schemas"]["PlaceForm"];
             zoneId: string;
@@ -1113,13 +1409,20 @@ export interface components {
             group: string;
             how: string;
             id: string;
+            instrument?: string;
             source: components["schemas"]["SourceView"];
+            standing?: components["schemas"]["StandingView"];
             title: string;
             wholeFloor: boolean;
         };
         Named: {
             id: string;
             label: string;
+        };
+        NewestView: {
+            /** Format: date-time */
+            at: string;
+            typed: string;
         };
         Next: {
             /** Format: date-time */
@@ -1133,6 +1436,12 @@ export interface components {
             fixed: boolean;
             /** Format: date-time */
             now: string;
+        };
+        Odd: {
+            /** Format: int64 */
+            fileLine: number;
+            reason: string;
+            words: string;
         };
         Offer: {
             format: string;
@@ -1156,8 +1465,26 @@ export interface components {
             turn: string;
             width: string;
         };
+        Out: {
+            /** Format: date-time */
+            at: string;
+            /** Format: date-time */
+            from: string;
+            key: string;
+            method: string;
+            place: string;
+            standing: components["schemas"]["Standing"];
+            title: string;
+            /** Format: date-time */
+            until?: string;
+        };
         Outline: {
             corners: components["schemas"]["Corner"][];
+        };
+        PapersForm: {
+            calibrated: string;
+            due: string;
+            name: string;
         };
         PartAmount: {
             mass: components["schemas"]["FigureView"];
@@ -1246,10 +1573,27 @@ export interface components {
             role: "PRIMER" | "BODY" | "BROADCAST" | "CLEAR";
             slug: string;
         };
+        Progress: {
+            /** Format: int64 */
+            bytes: number;
+            faults: components["schemas"]["Fault"][];
+            /** Format: int64 */
+            oddLines: number;
+            /** Format: int64 */
+            ofBytes: number;
+            /** Format: int64 */
+            samples: number;
+            setAside: {
+                [key: string]: number;
+            };
+            /** @enum {string} */
+            state: "OFFERED" | "RUNNING" | "DONE" | "STOPPED" | "FAILED";
+        };
         Proposal: {
             at: components["schemas"]["Corner"];
             byWall: boolean;
             name: string;
+            suspected: boolean;
         };
         Quantities: {
             fills: components["schemas"]["FigureView"][];
@@ -1292,6 +1636,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             by: string;
+            instrument?: components["schemas"]["Instrument"];
             key: string;
             method: string;
             place: string;
@@ -1302,9 +1647,11 @@ export interface components {
         ReferenceView: {
             batch: components["schemas"]["Field"][];
             crew: components["schemas"]["Field"][];
+            defects: components["schemas"]["DefectView"][];
             dryingMeasures: components["schemas"]["Field"][];
             dryingWays: components["schemas"]["Named"][];
             exposures: components["schemas"]["Named"][];
+            instrumentKinds: components["schemas"]["InstrumentKindView"][];
             methods: components["schemas"]["MethodView"][];
             shapes: {
                 [key: string]: components["schemas"]["Field"][];
@@ -1388,6 +1735,13 @@ export interface components {
             /** Format: date-time */
             to: string;
         };
+        SampleView: {
+            /** Format: date-time */
+            at: string;
+            fault?: string;
+            /** Format: double */
+            value?: number;
+        };
         SawCuts: {
             /** Format: double */
             apartAcrossM: number;
@@ -1398,6 +1752,23 @@ export interface components {
             lines: components["schemas"]["Line"][];
             when: string;
         };
+        SentView: {
+            oddLines: components["schemas"]["Odd"][];
+            series: components["schemas"]["SeriesView"][];
+            setAside: components["schemas"]["AsideView"][];
+        };
+        SeriesView: {
+            channel: string;
+            /** Format: int64 */
+            count: number;
+            field: string;
+            label: string;
+            method: string;
+            newest?: components["schemas"]["NewestView"];
+            quantity: string;
+            recent: components["schemas"]["SampleView"][];
+            unit: string;
+        };
         ServiceReport: {
             ladder: components["schemas"]["TimedClock"][];
             /** @enum {string} */
@@ -1406,6 +1777,12 @@ export interface components {
             /** @enum {string} */
             started: "COATED" | "PLANNED" | "RECKONED" | "UNKNOWN";
             whyNoReseal: string;
+        };
+        Share: {
+            /** @enum {string} */
+            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "DUSTING" | "HOLLOW" | "DAMP";
+            label: string;
+            share: components["schemas"]["FigureView"];
         };
         SheetFieldsView: {
             broadcast: components["schemas"]["Field"];
@@ -1486,6 +1863,29 @@ export interface components {
             tread: string;
             width: string;
         };
+        Standing: {
+            hours: string;
+            /** Format: duration */
+            least: string;
+            /** Format: duration */
+            most?: string;
+            then: string;
+            waiting: string;
+        };
+        StandingView: {
+            hours: string;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most?: number;
+            then: string;
+            waiting: string;
+        };
+        StartForm: {
+            /** Format: uuid */
+            instrumentId: string;
+            mapping: components["schemas"]["ColumnMapping"];
+        };
         StepReport: {
             caution: string;
             does: string;
@@ -1512,6 +1912,25 @@ export interface components {
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
             title: string;
             word: string;
+        };
+        SurveyMap: {
+            grid?: components["schemas"]["Grid"];
+            /** Format: double */
+            guessed: number;
+            /** Format: double */
+            limit?: number;
+            limitLine: number[];
+            method: string;
+            missed: string;
+            /** Format: double */
+            over: number;
+            reach: string;
+            refusal: string;
+            /** Format: double */
+            scatter: number;
+            spots: components["schemas"]["MapPoint"][];
+            title: string;
+            unit: string;
         };
         Suspect: {
             id: string;
@@ -1573,6 +1992,12 @@ export interface components {
             base: number;
             typed: string;
         };
+        ValueColumn: {
+            channel: string;
+            column: string;
+            quantity: string;
+            unit: string;
+        };
         Wall: {
             /** Format: double */
             lengthM: number;
@@ -1604,6 +2029,8 @@ export interface components {
         };
         ZoneReport: {
             area: components["schemas"]["FigureView"];
+            areas: components["schemas"]["Judged"][];
+            candidates: components["schemas"]["CandidateReport"][];
             clocks: components["schemas"]["RunningClock"][];
             id: string;
             layers: components["schemas"]["LayerReport"][];
@@ -1615,7 +2042,9 @@ export interface components {
             places: components["schemas"]["Marked"][];
             prep: components["schemas"]["PrepReport"];
             service: components["schemas"]["ServiceReport"];
+            shares: components["schemas"]["Share"][];
             sides: components["schemas"]["Side"][];
+            standingTests: components["schemas"]["Out"][];
             strata: components["schemas"]["Stratum"][];
             survey: components["schemas"]["Judgement"];
             totalDry: components["schemas"]["FigureView"];
@@ -1680,6 +2109,151 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EchoView"];
+                };
+            };
+        };
+    };
+    shelf_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InstrumentView"][];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstrumentForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InstrumentView"];
+                };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddressForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InstrumentForm"];
+                };
+            };
+        };
+    };
+    edit_2: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                instrumentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InstrumentForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["InstrumentView"];
+                };
+            };
+        };
+    };
+    collect: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                instrumentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Collected"];
+                };
+            };
+        };
+    };
+    samples: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                instrumentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SentView"];
                 };
             };
         };
@@ -2186,6 +2760,29 @@ export interface operations {
             };
         };
     };
+    maps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SurveyMap"][];
+                };
+            };
+        };
+    };
     places: {
         parameters: {
             query?: never;
@@ -2231,6 +2828,122 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    offer_1: {
+        parameters: {
+            query: {
+                timeZone: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FileOffer"];
+                };
+            };
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChoicesView"];
+                };
+            };
+        };
+    };
+    progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Progress"];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Progress"];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                fileId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Progress"];
                 };
             };
         };

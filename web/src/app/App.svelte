@@ -2,6 +2,7 @@
   import JobScreen from './JobScreen.svelte';
   import KeysHelp from './KeysHelp.svelte';
   import Rack from '../rack/Rack.svelte';
+  import Instruments from '../stage/instrument/Instruments.svelte';
   import Shelf from '../stage/product/Shelf.svelte';
   import { appClock } from './clock.svelte';
   import { known } from './reference.svelte';
@@ -28,6 +29,8 @@
   <Rack />
 {:else if route.at === 'shelf'}
   <Shelf slug={route.slug} />
+{:else if route.at === 'instruments'}
+  <Instruments id={route.id} />
 {:else}
   {#key route.jobId}
     <JobScreen

@@ -30,7 +30,14 @@
   setDesk(desk);
 
   let dialog = $state<'none' | 'reading' | 'zone'>('none');
+  /** What the reading dialog begins with. */
+  let first = $state.raw({ method: '', place: '' });
   let width = $state(1280);
+
+  function read(method = '', place = '') {
+    first = { method, place };
+    dialog = 'reading';
+  }
 
   const job = $derived(desk.job);
   const zone = $derived(desk.zone(zoneId));
@@ -55,7 +62,7 @@
       event.preventDefault();
       climb(key === 'ArrowUp' ? 1 : -1);
     } else if (key === 'n' && zone) {
-      dialog = 'reading';
+      read();
     } else if (key === 'l' && zone) {
       location.hash = jobHref(jobId, zone.id, 'log');
     } else if (key === 'p' && zone) {
@@ -101,7 +108,7 @@
         {#if chosen === 'log'}
           <LogBook {desk} {job} {zone} />
         {:else}
-          <Workplace {desk} {job} {zone} {chosen} onreading={() => (dialog = 'reading')} />
+          <Workplace {desk} {job} {zone} {chosen} onreading={read} />
         {/if}
       </main>
       {#if desk.opened}<Working opened={desk.opened} onclose={() => desk.closeWorking()} />{/if}
@@ -114,7 +121,7 @@
       {narrow}
     />
     {#if dialog === 'reading'}
-      <NewReading {desk} {job} {zone} onclose={() => (dialog = 'none')} />
+      <NewReading {desk} {job} {zone} {first} onclose={() => (dialog = 'none')} />
     {/if}
   {:else}
     <main class="empty">

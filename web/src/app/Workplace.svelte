@@ -13,7 +13,7 @@
     zone: ZoneView;
     /** The stratum whose workplace this is. */
     chosen: string;
-    onreading: () => void;
+    onreading: (method?: string, place?: string) => void;
   }
 
   let { desk, job, zone, chosen, onreading }: Props = $props();

@@ -2,7 +2,8 @@ export type Route =
   | { at: 'rack' }
   | { at: 'job'; jobId: string; zoneId: string; stratum: string }
   | { at: 'log'; jobId: string; zoneId: string }
-  | { at: 'shelf'; slug: string };
+  | { at: 'shelf'; slug: string }
+  | { at: 'instruments'; id: string };
 
 /** Where the user is: the hash, so that a link is a place and Back works. */
 class Router {
@@ -25,12 +26,16 @@ export function parse(hash: string): Route {
       ? { at: 'log', jobId: a, zoneId: b }
       : { at: 'job', jobId: a, zoneId: b, stratum: c };
   }
+  if (head === 'instruments') {
+    return { at: 'instruments', id: a };
+  }
   return head === 'shelf' ? { at: 'shelf', slug: a } : { at: 'rack' };
 }
 
 export const rackHref = '#/';
 export const shelfHref = (slug = ''): string =>
   slug ? `#/shelf/${encodeURIComponent(slug)}` : '#/shelf';
+export const instrumentHref = (id = ''): string => (id ? `#/instruments/${id}` : '#/instruments');
 export const jobHref = (jobId: string, zoneId = '', stratum = ''): string =>
   ['#/job', jobId, zoneId, stratum].filter((p) => p !== '').join('/');
 

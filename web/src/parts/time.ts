@@ -97,3 +97,13 @@ export function fromWall(wall: string, zone: string): Date | null {
   const guess = new Date(asUtc.getTime() - offsetMinutes(asUtc, zone) * MINUTE);
   return new Date(asUtc.getTime() - offsetMinutes(guess, zone) * MINUTE);
 }
+
+/** A day some months on, both as 2026-05-04; empty where the first is no day. */
+export function monthsOn(day: string, months: number): string {
+  const at = new Date(`${day}T00:00:00Z`);
+  if (Number.isNaN(at.getTime())) {
+    return '';
+  }
+  at.setUTCMonth(at.getUTCMonth() + months);
+  return at.toISOString().slice(0, 10);
+}

@@ -3,7 +3,7 @@
   import type { RackItem } from '../api/types';
   import TopBar from '../app/TopBar.svelte';
   import { plainKey } from '../app/keys';
-  import { jobHref, shelfHref } from '../app/route.svelte';
+  import { instrumentHref, jobHref, shelfHref } from '../app/route.svelte';
   import Button from '../parts/Button.svelte';
   import Trouble from '../parts/Trouble.svelte';
   import JobDialog from './JobDialog.svelte';
@@ -52,6 +52,7 @@
 <TopBar>
   {#snippet actions()}
     <a class="shelf" href={shelfHref()}>Product sheets</a>
+    <a class="shelf" href={instrumentHref()}>Instruments</a>
     <Button onclick={() => (dialog = 'import')}>Import</Button>
     <Button kind="main" hint="n" onclick={() => (dialog = 'new')}>New job</Button>
   {/snippet}

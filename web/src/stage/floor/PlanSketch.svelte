@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { MarkedPlace, ProposedPlace, ZoneReport } from '../../api/types';
+  import type { JudgedArea, MarkedPlace, ProposedPlace, ZoneReport } from '../../api/types';
+  import { inDrawing, sketch } from './sketch';
 
   interface Props {
     report: ZoneReport;
@@ -9,22 +10,21 @@
     places?: readonly MarkedPlace[];
     /** Not marked yet. */
     proposed?: readonly ProposedPlace[];
+    areas?: readonly JudgedArea[];
     onmove?: (name: string, at: { x: number; y: number }) => void;
   }
 
-  let { report, sides, width, places = [], proposed = [], onmove }: Props = $props();
+  let { report, sides, width, places = [], proposed = [], areas = [], onmove }: Props = $props();
 
   const M = 34;
   const outline = $derived(report.outline.corners);
-  const minX = $derived(Math.min(...outline.map((c) => c.x)));
-  const minY = $derived(Math.min(...outline.map((c) => c.y)));
-  /** Moved to where it begins, since a plan may begin anywhere. */
-  const corners = $derived(outline.map((c) => ({ x: c.x - minX, y: c.y - minY })));
-  const maxX = $derived(Math.max(...corners.map((c) => c.x)));
-  const maxY = $derived(Math.max(...corners.map((c) => c.y)));
-  const k = $derived(Math.min((width - 2 * M) / maxX, 230 / maxY));
-  const px = (x: number) => M + x * k;
-  const py = (y: number) => M - 8 + (maxY - y) * k;
+  const drawn = $derived(sketch(outline, width, 230, M - 4));
+  const px = $derived(drawn.px);
+  const py = $derived(drawn.py);
+  const maxX = $derived(drawn.maxX);
+  const maxY = $derived(drawn.maxY);
+  const midX = $derived((drawn.minX + maxX) / 2);
+  const midY = $derived((drawn.minY + maxY) / 2);
   /** One arrow press, metres. */
   const NUDGE = 0.1;
   const ARROWS: Record<string, [number, number]> = {
@@ -40,16 +40,9 @@
 
   const at = (p: MarkedPlace) => (held?.name === p.name ? held : p.at);
 
-  /** What a place is stored to. */
-  const centimetres = (metres: number) => Math.round(metres * 100) / 100;
-
   function onFloor(event: PointerEvent) {
-    const box = svg?.getBoundingClientRect() ?? new DOMRect();
-    const scale = box.width / width;
-    return {
-      x: centimetres((event.clientX - box.left) / scale / k - M / k + minX),
-      y: centimetres(maxY - ((event.clientY - box.top) / scale - M + 8) / k + minY),
-    };
+    const at = svg ? inDrawing(event, svg, width) : { x: 0, y: 0 };
+    return drawn.floor(at.x, at.y);
   }
 
   /** A tap moves nothing: only what was dragged is held, and let go where it was dragged to. */
@@ -76,44 +69,43 @@
       onmove?.(place.name, { x: place.at.x + by[0] * NUDGE, y: place.at.y + by[1] * NUDGE });
     }
   }
-
-  const height = $derived(maxY * k + 2 * M - 6);
-  const path = $derived(
-    `${corners.map((c, i) => `${i === 0 ? 'M' : 'L'}${px(c.x)} ${py(c.y)}`).join('')}Z`,
-  );
 </script>
 
 <svg
   {width}
-  {height}
-  viewBox="0 0 {width} {height}"
+  height={drawn.height}
+  viewBox="0 0 {width} {drawn.height}"
   bind:this={svg}
   role={places.length > 0 ? 'group' : 'img'}
   aria-label="Plan of {report.name}, {report.area.text}"
 >
-  <path class="floor" d={path} />
-  <text x={px(maxX / 2)} y={py(0) + 20}>{sides['length'] ?? ''}</text>
-  <text transform="translate({px(0) - 10} {py(maxY / 2)}) rotate(-90)">{sides['width'] ?? ''}</text>
+  <path class="floor" d={drawn.path(outline)} />
+  {#each areas as a (a.area.key)}
+    <path class="area-drawn" class:gone={a.gone} d={drawn.path(a.area.ring)} />
+  {/each}
+  <text x={px(midX)} y={py(drawn.minY) + 20}>{sides['length'] ?? ''}</text>
+  <text transform="translate({px(drawn.minX) - 10} {py(midY)}) rotate(-90)"
+    >{sides['width'] ?? ''}</text
+  >
   {#if sides['cutLength']}
-    <text
-      x={px(maxX) - (px(maxX) - px(corners[3]?.x ?? maxX)) / 2}
-      y={py(corners[2]?.y ?? maxY) - 7}>{sides['cutLength']}</text
+    <text x={(px(maxX) + px(outline[3]?.x ?? maxX)) / 2} y={py(outline[2]?.y ?? maxY) - 7}
+      >{sides['cutLength']}</text
     >
     <text
-      transform="translate({px(corners[3]?.x ?? maxX) - 8} {(py(maxY) + py(corners[2]?.y ?? 0)) /
+      transform="translate({px(outline[3]?.x ?? maxX) - 8} {(py(maxY) + py(outline[2]?.y ?? 0)) /
         2}) rotate(-90)">{sides['cutWidth']}</text
     >
   {/if}
   {#if places.length + proposed.length === 0}
     <text
       class="area"
-      x={px((sides['cutLength'] ? (corners[3]?.x ?? maxX) : maxX) / 2)}
-      y={py(maxY / 2) + 8}>{report.area.text}</text
+      x={px(sides['cutLength'] ? (outline[3]?.x ?? maxX) / 2 : midX)}
+      y={py(midY) + 8}>{report.area.text}</text
     >
   {/if}
   {#each proposed as p (p.name)}
-    <circle class="proposed" cx={px(p.at.x - minX)} cy={py(p.at.y - minY)} r="11" />
-    <text class="name" x={px(p.at.x - minX)} y={py(p.at.y - minY) + 5}>{p.name}</text>
+    <circle class="proposed" cx={px(p.at.x)} cy={py(p.at.y)} r="11" />
+    <text class="name" x={px(p.at.x)} y={py(p.at.y) + 5}>{p.name}</text>
   {/each}
   {#each places as p (p.name)}
     {@const c = at(p)}
@@ -128,9 +120,9 @@
       onpointercancel={(e) => drag(e, p.name)}
       onkeydown={(e) => nudge(e, p)}
     >
-      <circle class="reach" cx={px(c.x - minX)} cy={py(c.y - minY)} r="22" />
-      <circle class="marked" cx={px(c.x - minX)} cy={py(c.y - minY)} r="11" />
-      <text class="name on" x={px(c.x - minX)} y={py(c.y - minY) + 5}
+      <circle class="reach" cx={px(c.x)} cy={py(c.y)} r="22" />
+      <circle class="marked" cx={px(c.x)} cy={py(c.y)} r="11" />
+      <text class="name on" x={px(c.x)} y={py(c.y) + 5}
         >{p.name.length > 2 ? p.name.slice(0, 1) : p.name}</text
       >
     </g>
@@ -154,6 +146,19 @@
     font: 600 15px var(--figures);
     fill: var(--chalk);
     text-anchor: middle;
+  }
+
+  .area-drawn {
+    fill: var(--stop);
+    fill-opacity: 0.14;
+    stroke: var(--stop);
+    stroke-width: 1.5;
+    stroke-dasharray: 5 3;
+  }
+
+  .area-drawn.gone {
+    fill: none;
+    stroke: var(--go);
   }
 
   .proposed {

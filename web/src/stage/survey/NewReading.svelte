@@ -1,50 +1,34 @@
 <script lang="ts">
-  import type { JobView, MethodView, Units, ZoneView } from '../../api/types';
-  import { appClock } from '../../app/clock.svelte';
+  import type { JobView, MethodView, ZoneView } from '../../api/types';
+  import { shopInstruments } from '../../app/instruments.svelte';
   import type { JobDesk } from '../../app/job.svelte';
-  import { Logging } from '../../app/logging.svelte';
   import { known } from '../../app/reference.svelte';
-  import Button from '../../parts/Button.svelte';
   import Dialog from '../../parts/Dialog.svelte';
-  import TextEntry from '../../parts/TextEntry.svelte';
-  import FieldEntry from '../../parts/FieldEntry.svelte';
-  import Trouble from '../../parts/Trouble.svelte';
-  import { fromWall, toWall } from '../../parts/time';
+  import ReadingForm from './ReadingForm.svelte';
 
   interface Props {
     desk: JobDesk;
     job: JobView;
     zone: ZoneView;
+    /** Where to begin, if somebody already said. */
+    first?: { method: string; place: string };
     onclose: () => void;
   }
 
-  let { desk, job, zone, onclose }: Props = $props();
+  let { desk, job, zone, first = { method: '', place: '' }, onclose }: Props = $props();
 
-  /** What does not change from one place to the next is remembered: the kit's area, the slab, which faces dry. */
-  const CONSTANT = ['dishArea', 'depth', 'thickness', 'drying', 'wait', 'hours'];
-
-  const timeZone = $derived(job.facts.timeZone);
-  const units = $derived(job.facts.units as Units);
   const methods = $derived(known.view?.methods ?? []);
   const tallies = $derived(zone.report.survey.tallies);
 
-  let methodId = $state('');
-  let place = $state('');
-  // a reading is taken when the form is opened, unless said otherwise
   // svelte-ignore state_referenced_locally
-  let wall = $state(toWall(appClock.now, timeZone));
-  let values = $state<Record<string, string>>({});
-  const sending = new Logging();
+  let methodId = $state(first.method);
+  // svelte-ignore state_referenced_locally
+  let place = $state(first.place);
   let saved = $state('');
 
-  const marked = $derived(zone.report.places.map((p) => p.name));
+  $effect(() => void shopInstruments.load().catch(() => undefined));
+
   const method = $derived(methods.find((m) => m.id === methodId));
-  const shown = $derived([
-    'place',
-    'by',
-    'at',
-    ...(method?.fields.map((f) => `values.${f.id}`) ?? []),
-  ]);
   const tally = (m: MethodView) => tallies.find((t) => t.method === m.id);
   const missing = (m: MethodView) => {
     const t = tally(m);
@@ -63,36 +47,13 @@
 
   function pick(m: MethodView) {
     methodId = m.id;
-    sending.problem = null;
-    const before = zone.report.survey.entries.filter((e) => e.reading.method === m.id).at(-1);
-    values = Object.fromEntries(
-      m.fields.map((f) => [
-        f.id,
-        CONSTANT.includes(f.id) ? (before?.reading.values[f.id]?.typed ?? '') : '',
-      ]),
-    );
-    const taken = new Set(
-      zone.report.survey.entries
-        .filter((e) => e.reading.method === m.id)
-        .map((e) => e.reading.place),
-    );
-    const names = [...marked, ...Array.from('ABCDEFGHIJKLMNOPQRSTUVWXYZ')];
-    place = names.find((name) => !taken.has(name)) ?? '';
+    place = '';
   }
 
-  async function save(event: SubmitEvent) {
-    event.preventDefault();
-    if (!method) {
-      return;
-    }
-    const more = {
-      place: method.wholeFloor ? '' : place,
-      at: fromWall(wall, timeZone)?.toISOString() ?? wall,
-      values: { ...values },
-    };
-    const what = `${method.title}${method.wholeFloor ? '' : ` at ${place}`}`;
-    if (await sending.write(desk, zone.id, 'READING', method.id, more)) {
-      saved = what;
+  /** On to the next place by the same method, until there is enough of it. */
+  function onsaved(what: string, more: boolean) {
+    saved = what;
+    if (!more) {
       methodId = '';
     }
   }
@@ -115,8 +76,8 @@
 {/snippet}
 
 <Dialog title={method ? method.title : 'New reading'} {onclose}>
+  {#if saved}<p class="saved" role="status">{saved} saved. What next?</p>{/if}
   {#if !method}
-    {#if saved}<p class="saved" role="status">{saved} saved. What next?</p>{/if}
     {#if asked.length > 0}
       <h3>Still needed</h3>
       <ul>
@@ -130,55 +91,17 @@
       </ul>
     {/each}
   {:else}
-    <p class="how">{method.how}</p>
-    <form onsubmit={save} novalidate>
-      <Trouble problem={sending.problem} {shown} />
-      {#if !method.wholeFloor}
-        {#if marked.length > 0}
-          <div class="places" role="group" aria-label="Marked places">
-            {#each marked as name (name)}
-              <button type="button" aria-pressed={place === name} onclick={() => (place = name)}
-                >{name}</button
-              >
-            {/each}
-          </div>
-        {/if}
-        <TextEntry
-          label="Place"
-          hint="a letter, or words: Roller door"
-          fault={sending.fault('place')}
-          bind:value={place}
-        />
-      {/if}
-      <div class="grid">
-        {#each method.fields as field (field.id)}
-          <FieldEntry
-            {field}
-            {units}
-            bind:value={() => values[field.id] ?? '', (v) => (values[field.id] = v)}
-            fault={sending.fault(`values.${field.id}`)}
-          />
-        {/each}
-        <TextEntry
-          label="When"
-          hint="where the floor is"
-          fault={sending.fault('at')}
-          type="datetime-local"
-          bind:value={wall}
-        />
-        <TextEntry
-          label="By"
-          fault={sending.fault('by')}
-          bind:value={sending.by}
-          autocomplete="name"
-        />
-      </div>
-      <div class="buttons">
-        <Button kind="main" type="submit" disabled={sending.busy}>Save reading</Button>
-        <Button onclick={() => (methodId = '')}>Other method</Button>
-      </div>
-      <p class="source">{method.source.sentence}</p>
-    </form>
+    {#key methodId}
+      <ReadingForm
+        {desk}
+        {job}
+        {zone}
+        {method}
+        at={place}
+        {onsaved}
+        onother={() => (methodId = '')}
+      />
+    {/key}
   {/if}
 </Dialog>
 
@@ -207,36 +130,9 @@
     background: var(--chalk-wash);
   }
 
-  li span,
-  .source {
+  li span {
     color: var(--ink-soft);
     font-size: 14px;
-  }
-
-  .how {
-    margin-block-end: 12px;
-    max-inline-size: 54ch;
-  }
-
-  .places {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    margin-block-end: 10px;
-  }
-
-  .places button {
-    min-inline-size: var(--tap);
-    min-block-size: var(--tap);
-    border: 1px solid var(--chalk);
-    background: none;
-    font: 600 18px var(--figures);
-    cursor: pointer;
-  }
-
-  .places button[aria-pressed='true'] {
-    background: var(--chalk);
-    color: var(--paper);
   }
 
   .saved {
@@ -245,23 +141,5 @@
     color: var(--go);
     font-weight: 600;
     margin-block-end: 8px;
-  }
-
-  .grid {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 2px 16px;
-  }
-
-  .buttons {
-    display: flex;
-    gap: 12px;
-    margin-block: 8px 12px;
-  }
-
-  @media (max-width: 700px) {
-    .grid {
-      grid-template-columns: 1fr;
-    }
   }
 </style>

@@ -8,16 +8,20 @@
   import Mark from '../../parts/Mark.svelte';
   import { when } from '../../parts/time';
   import ZoneDialog from '../floor/ZoneDialog.svelte';
+  import AreaList from './AreaList.svelte';
+  import CandidateTable from './CandidateTable.svelte';
   import DryDown from './DryDown.svelte';
   import FindingRow from './FindingRow.svelte';
   import ReadingsTable from './ReadingsTable.svelte';
+  import StandingTests from './StandingTests.svelte';
+  import SurveyMaps from './SurveyMaps.svelte';
   import TestPlaces from './TestPlaces.svelte';
 
   interface Props {
     desk: JobDesk;
     job: JobView;
     zone: ZoneView;
-    onreading: () => void;
+    onreading: (method?: string, place?: string) => void;
   }
 
   let { desk, job, zone, onreading }: Props = $props();
@@ -55,12 +59,14 @@
       <small>{report.perimeter.also}</small>
     </p>
     <div class="buttons">
-      <Button kind="main" hint="n" onclick={onreading}>New reading</Button>
+      <Button kind="main" hint="n" onclick={() => onreading()}>New reading</Button>
       <Button onclick={() => (editing = true)}>Edit zone</Button>
       <Button hint="p" onclick={() => (location.hash = jobHref(job.id, zone.id, 'plan'))}
         >Measure</Button
       >
     </div>
+    <StandingTests {job} {zone} onread={onreading} />
+    <AreaList {desk} {job} {zone} />
     <h2>Tests</h2>
     <table>
       <thead>
@@ -109,6 +115,8 @@
   </section>
 </div>
 
+<CandidateTable candidates={report.candidates} />
+<SurveyMaps {job} {zone} />
 {#if probed}<DryDown {job} {zone} />{/if}
 <ReadingsTable {desk} {job} {zone} />
 

@@ -87,6 +87,7 @@
   width={300}
   {places}
   {proposed}
+  areas={zone.report.areas}
   onmove={move}
 />
 <Trouble problem={problem ?? sending.problem} />

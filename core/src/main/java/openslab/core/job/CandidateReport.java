@@ -73,6 +73,6 @@ public record CandidateReport(
                 .map(h -> Show.number(h, 0) + " % in the slab");
         return emission.map(e -> e + humidity.map(h -> ", " + h).orElse(""))
                 .or(() -> humidity)
-                .orElse("lets vapour through");
+                .orElse("Lets vapour through");
     }
 }

@@ -100,10 +100,11 @@ final class DayLine {
                     : inService(top.get(), service, now);
         }
         if (judged.verdict() == Verdict.HOLD || judged.verdict() == Verdict.STOP) {
-            if (!standing.isEmpty()) {
+            Optional<Instant> waits = judged.earliestAnswer().filter(now::isBefore);
+            if (!standing.isEmpty()
+                    && waits.map(w -> !w.isBefore(standing.get(0).from())).orElse(true)) {
                 return comeBack(standing.get(0), now);
             }
-            Optional<Instant> waits = judged.earliestAnswer().filter(now::isBefore);
             return RunningClock.Next.of(judged.summary().replaceFirst("\\.$", ""), waits, Mark.of(judged.verdict()));
         }
         if (prep.mark() != Mark.DONE) {

@@ -183,9 +183,7 @@ public final class ZoneFacts {
                         .noneMatch(r -> r.place().equals(e.place()) && !r.at().isBefore(e.at())))
                 .flatMap(e -> {
                     TestMethod method = TestMethods.of(e.subject());
-                    return method.standing().stream()
-                            .map(s -> new Standing.Out(
-                                    e.key(), e.subject(), method.about().title(), e.place(), e.at(), s));
+                    return method.standing().stream().map(s -> s.out(e.key(), method, e.place(), e.at()));
                 })
                 .sorted(Comparator.comparing(Standing.Out::from))
                 .toList();

@@ -14,14 +14,23 @@ import java.util.Optional;
  * @param hours the field that says how long it stood
  */
 public record Standing(Duration least, Optional<Duration> most, String waiting, String then, String hours) {
-    /** A test that was set out and not read yet. */
-    public record Out(String key, String method, String title, String place, Instant at, Standing standing) {
-        public Instant from() {
-            return at.plus(standing.least);
-        }
+    /**
+     * A test that was set out and not read yet.
+     *
+     * @param from when it may be read; {@code until} when it has stood too long
+     */
+    public record Out(
+            String key,
+            String method,
+            String title,
+            String place,
+            Instant at,
+            Instant from,
+            Optional<Instant> until,
+            Standing standing) {}
 
-        public Optional<Instant> until() {
-            return standing.most.map(at::plus);
-        }
+    /** It was set out {@code at} a place. */
+    public Out out(String key, TestMethod method, String place, Instant at) {
+        return new Out(key, method.id(), method.about().title(), place, at, at.plus(least), most.map(at::plus), this);
     }
 }

@@ -79,7 +79,7 @@ public class CandidateTest {
         assertEquals(epoxy.missing(), List.of("3 more calcium chloride", "3 more in-slab humidity"));
         assertEquals(epoxy.without(), Verdict.GO);
         assertEquals(epoxy.limits(), "3 lb, 75 % in the slab");
-        assertEquals(judged(story, 2).get(0).limits(), "lets vapour through");
+        assertEquals(judged(story, 2).get(0).limits(), "Lets vapour through");
     }
 
     @Test

@@ -7,10 +7,12 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
+import openslab.core.floor.Outline;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.server.floor.PlanForm;
@@ -107,6 +109,25 @@ class DemoWorld implements ApplicationRunner {
 
         Floor place(String name, String along, String off) {
             return log("PLACE", name, name, "", Map.of("along", along, "off", off));
+        }
+
+        /** A test set out here, to be read later. */
+        Floor set(String method, String place) {
+            return log("SET", method, place, "", Map.of());
+        }
+
+        /** Something drawn on the floor, its corners as x and y in turn, metres. */
+        Floor area(String defect, String name, double... xy) {
+            var ring = new ArrayList<Outline.Corner>();
+            for (int i = 0; i < xy.length; i += 2) {
+                ring.add(new Outline.Corner(xy[i], xy[i + 1]));
+            }
+            jobs.log(
+                    job,
+                    zone,
+                    UUID.randomUUID(),
+                    new Forms.LogForm("AREA", defect, name, at.toString(), WREN, "", Map.of(), null, ring));
+            return this;
         }
 
         Floor climate(String air, String rh, String slab) {
@@ -248,6 +269,16 @@ class DemoWorld implements ApplicationRunner {
         UUID job = job("Old tram shed café", "Lantern & Rail", "METRIC");
         Floor hall = zone(job, "Hall", Use.SHOP, Map.of("length", "9.2 m", "width", "8.4 m"));
         hall.surveyed(6, "17 °C", "58 %", "15.5 °C");
+        hall.place("A", "1.6 m", "6.7 m").place("B", "4.7 m", "4.2 m").place("C", "7.7 m", "1.4 m");
+        hall.place("D", "1.5 m", "1.6 m").place("E", "7.8 m", "7 m").place("F", "4.4 m", "7.5 m");
+        String[][] shown = {{"A", "41"}, {"B", "47"}, {"C", "66"}, {"D", "38"}, {"E", "52"}, {"F", "40"}};
+        for (String[] placeAndValue : shown) {
+            hall.reading("moisture-meter", placeAndValue[0], "shown", placeAndValue[1]);
+        }
+        hall.hoursAgo(5)
+                .area("SEALER", "Counter", 6.6, 0.5, 9, 0.5, 9, 2.1, 7.4, 2.4, 6.6, 1.7)
+                .area("EFFLORESCENCE", "Street wall", 0.3, 2.2, 1, 2.2, 1, 5.4, 0.3, 5.8);
+        hall.hoursAgo(20).set("calcium-chloride", "D");
         hall.hoursAgo(4).probe("B", "72 %", "9 h");
         hall.reading("water-drop", "C", "drop", "beads");
         hall.note("B drilled again this morning; the old hole had been left open.");

@@ -107,7 +107,16 @@ class JobFiles {
         e.values().forEach((field, value) -> typed.put(field, value.typed()));
         return new JobFile.EntryPart(
                 e.key(),
-                new Forms.LogForm(e.kind().name(), e.subject(), e.place(), e.at().toString(), e.by(), e.note(), typed));
+                new Forms.LogForm(
+                        e.kind().name(),
+                        e.subject(),
+                        e.place(),
+                        e.at().toString(),
+                        e.by(),
+                        e.note(),
+                        typed,
+                        e.instrument().map(Forms.PapersForm::of).orElse(null),
+                        e.ring().isEmpty() ? null : e.ring()));
     }
 
     /**
@@ -242,7 +251,16 @@ class JobFiles {
     }
 
     private static Forms.LogForm withSubject(Forms.LogForm f, UnaryOperator<String> renamed) {
-        return new Forms.LogForm(f.kind(), renamed.apply(f.subject()), f.place(), f.at(), f.by(), f.note(), f.values());
+        return new Forms.LogForm(
+                f.kind(),
+                renamed.apply(f.subject()),
+                f.place(),
+                f.at(),
+                f.by(),
+                f.note(),
+                f.values(),
+                f.instrument(),
+                f.ring());
     }
 
     /** The same fresh id for the same old one, so that a strike still names what it struck. */

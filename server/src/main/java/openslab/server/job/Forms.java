@@ -1,14 +1,19 @@
 package openslab.server.job;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import openslab.core.floor.Outline;
 import openslab.core.floor.Shapes;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
@@ -25,6 +30,9 @@ import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.TestMethods;
+import openslab.core.survey.area.Defect;
+import openslab.core.survey.area.DefectArea;
+import openslab.core.survey.instrument.Instrument;
 
 /** What a person sends about a job, and how it is read: every fault of a form is told at once. */
 public final class Forms {
@@ -100,9 +108,43 @@ public final class Forms {
     /** @param sheet digest of the sheet to use; {@code plannedStart} empty to let it follow the layer below */
     public record LayerForm(String sheet, String plannedStart) {}
 
-    /** @param at when it happened; {@code values} as typed, by field id */
+    /** What a reading was taken with. @param calibrated a day such as 2026-03-01; {@code due} likewise */
+    public record PapersForm(String name, String calibrated, String due) {
+        public static PapersForm of(Instrument i) {
+            return new PapersForm(i.name(), i.calibrated().toString(), i.due().toString());
+        }
+    }
+
+    /**
+     * @param at when it happened
+     * @param values as typed, by field id
+     * @param instrument of a reading, where somebody says it
+     * @param ring corners of an area, metres
+     */
     public record LogForm(
-            String kind, String subject, String place, String at, String by, String note, Map<String, String> values) {}
+            String kind,
+            String subject,
+            String place,
+            String at,
+            String by,
+            String note,
+            Map<String, String> values,
+            PapersForm instrument,
+            List<Outline.Corner> ring) {
+        public LogForm(
+                String kind,
+                String subject,
+                String place,
+                String at,
+                String by,
+                String note,
+                Map<String, String> values) {
+            this(kind, subject, place, at, by, note, values, null, null);
+        }
+    }
+
+    /** Kinds that are about a place somebody named. */
+    private static final Set<LogEntry.Kind> NAMED = Set.of(LogEntry.Kind.PLACE, LogEntry.Kind.SET, LogEntry.Kind.AREA);
 
     private static final String WHOLE_FLOOR = "whole floor";
 
@@ -185,9 +227,9 @@ public final class Forms {
             TestMethod method = faults.read(() -> TestMethods.of(subject));
             place = method != null && method.wholeFloor() ? WHOLE_FLOOR : faults.line("place", form.place(), 1, 60);
         }
-        if (kind == LogEntry.Kind.PLACE) {
+        if (NAMED.contains(kind)) {
             place = faults.line("place", form.place(), 1, 60);
-            if (place != null && !place.equals(subject)) {
+            if (kind == LogEntry.Kind.PLACE && place != null && !place.equals(subject)) {
                 faults.add("subject", subject, "the place itself: " + place);
             }
         }
@@ -195,11 +237,59 @@ public final class Forms {
         Map<String, String> typed = form.values() == null ? Map.of() : form.values();
         Map<String, Value> values =
                 fields == null ? null : faults.read(() -> Field.parseAll("values", fields, typed, scope.units()));
+        Optional<Instrument> instrument = instrument(faults, kind, form.instrument());
+        List<Outline.Corner> ring = ring(faults, kind, form.ring());
         if (kind == LogEntry.Kind.NOTE && note != null && note.isEmpty()) {
             faults.add("note", null, "some words");
         }
         faults.check();
-        return new LogEntry(key.toString(), kind, subject, place, at, by, note, values);
+        return new LogEntry(key.toString(), kind, subject, place, at, by, note, values, instrument, ring);
+    }
+
+    private static Optional<Instrument> instrument(Faults faults, LogEntry.Kind kind, PapersForm form) {
+        if (form == null) {
+            return Optional.empty();
+        }
+        if (kind != LogEntry.Kind.READING) {
+            faults.add("instrument", form.name(), "nothing: only a reading is taken with an instrument");
+        }
+        return Optional.ofNullable(readInstrument(faults, "instrument.", form));
+    }
+
+    /** An instrument's name and papers; null where one of them is at fault. */
+    public static Instrument readInstrument(Faults faults, String path, PapersForm form) {
+        String name = faults.line(path + "name", form.name(), 1, 60);
+        LocalDate calibrated = faults.day(path + "calibrated", form.calibrated());
+        LocalDate due = faults.day(path + "due", form.due());
+        if (calibrated != null && due != null && due.isBefore(calibrated)) {
+            faults.add(path + "due", form.due(), "a day not before the calibration of " + calibrated);
+        }
+        return name == null || calibrated == null || due == null ? null : new Instrument(name, calibrated, due);
+    }
+
+    private static List<Outline.Corner> ring(Faults faults, LogEntry.Kind kind, List<Outline.Corner> ring) {
+        boolean area = kind == LogEntry.Kind.AREA;
+        if (ring == null || ring.isEmpty()) {
+            if (area) {
+                faults.add("ring", null, "3 corners or more, metres");
+            }
+            return List.of();
+        }
+        if (!area) {
+            faults.add("ring", ring.size() + " corners", "nothing: only an area has corners");
+            return List.of();
+        }
+        boolean near = ring.stream().allMatch(c -> c != null && Math.hypot(c.x(), c.y()) <= LogEntry.REACH_M);
+        if (!near) {
+            faults.add(
+                    "ring", ring.size() + " corners", "corners within " + (int) LogEntry.REACH_M + " m of the first");
+            return List.of();
+        }
+        faults.read(() -> {
+            DefectArea.require("ring", ring);
+            return ring;
+        });
+        return ring;
     }
 
     private static List<Field> fields(LogEntry.Kind kind, String subject, LogScope scope) {
@@ -225,6 +315,20 @@ public final class Forms {
                 yield List.of();
             }
             case PLACE -> LogEntry.PLACE_FIELDS;
+            case SET -> {
+                if (TestMethods.of(subject).standing().isEmpty()) {
+                    throw notOneOf(subject, standing());
+                }
+                yield List.of();
+            }
+            case AREA -> {
+                if (Arrays.stream(Defect.values()).noneMatch(d -> d.name().equals(subject))) {
+                    throw notOneOf(
+                            subject,
+                            Arrays.stream(Defect.values()).map(Defect::name).toList());
+                }
+                yield List.of();
+            }
             case NOTE -> {
                 if (!subject.isEmpty()) {
                     throw new InvalidInput("subject", subject, "nothing: a note is about the zone");
@@ -232,6 +336,14 @@ public final class Forms {
                 yield List.of();
             }
         };
+    }
+
+    /** The methods that stand on the floor before they are read. */
+    private static List<String> standing() {
+        return TestMethods.ALL.stream()
+                .filter(m -> m.standing().isPresent())
+                .map(TestMethod::id)
+                .toList();
     }
 
     private static InvalidInput notOneOf(String subject, Collection<String> known) {

@@ -17,6 +17,7 @@ import openslab.core.job.Stratum;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.survey.TestMethods;
+import openslab.core.survey.area.Defect;
 import openslab.server.product.SheetStore;
 import openslab.server.store.Snapshot;
 import org.springframework.stereotype.Component;
@@ -234,6 +235,8 @@ public class JobViews {
             case BATCH -> "Batch mixed for the " + e.subject() + ": " + values;
             case COAT -> "Coat done: " + e.subject();
             case PLACE -> "Place marked: " + values;
+            case SET -> TestMethods.of(e.subject()).about().title() + " set out";
+            case AREA -> "Drawn: " + Defect.valueOf(e.subject()).label();
             case NOTE -> "Note";
             case STRIKE ->
                 "Struck: " + (byKey.containsKey(e.subject()) ? what(byKey.get(e.subject()), byKey) : e.subject());

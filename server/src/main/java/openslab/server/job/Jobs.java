@@ -21,6 +21,7 @@ import openslab.core.prep.SiteLimits;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Value;
+import openslab.server.buildup.Candidates;
 import openslab.server.floor.PlanStore;
 import openslab.server.product.Catalogue;
 import openslab.server.product.SheetStore;
@@ -39,6 +40,7 @@ public class Jobs {
     private final LogStore logs;
     private final SheetStore sheets;
     private final PlanStore plans;
+    private final Candidates candidates;
     private final Writes writes;
     private final Clock clock;
 
@@ -48,6 +50,7 @@ public class Jobs {
             LogStore logs,
             SheetStore sheets,
             PlanStore plans,
+            Candidates candidates,
             Writes writes,
             Clock clock) {
         this.store = store;
@@ -55,6 +58,7 @@ public class Jobs {
         this.logs = logs;
         this.sheets = sheets;
         this.plans = plans;
+        this.candidates = candidates;
         this.writes = writes;
         this.clock = clock;
     }
@@ -235,7 +239,8 @@ public class Jobs {
     }
 
     public ZoneReport report(JobStore.StoredJob job, ZoneFacts facts) {
-        return ZoneReport.of(facts, job.facts().units(), job.facts().timeZone(), clock.instant());
+        return ZoneReport.of(
+                facts, candidates.all(), job.facts().units(), job.facts().timeZone(), clock.instant());
     }
 
     private static Map<String, String> words(Forms.JobFacts f) {

@@ -1,14 +1,18 @@
 package openslab.server.job;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import openslab.core.job.LogEntry;
+import openslab.core.quantity.Value;
+import openslab.core.survey.instrument.Instrument;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -23,7 +27,25 @@ public class LogStore {
             String place,
             OffsetDateTime happenedAt,
             String doneBy,
-            String note) {}
+            String note,
+            String instrument,
+            LocalDate calibratedOn,
+            LocalDate calibrationDue,
+            String ring) {
+        LogEntry entry(Map<String, Value> values) {
+            return new LogEntry(
+                    entryKey.toString(),
+                    LogEntry.Kind.valueOf(kind),
+                    subject,
+                    place,
+                    happenedAt.toInstant(),
+                    doneBy,
+                    note,
+                    values,
+                    Optional.ofNullable(instrument).map(i -> new Instrument(i, calibratedOn, calibrationDue)),
+                    ring == null ? List.of() : RingText.read(ring));
+        }
+    }
 
     private final JdbcClient db;
     private final Clock clock;
@@ -39,8 +61,10 @@ public class LogStore {
         UUID key = UUID.fromString(entry.key());
         db.sql(
                         """
-                insert into log_entry (entry_key, zone_id, kind, subject, place, happened_at, stored_at, done_by, note)
-                values (:key, :zone, :kind, :subject, :place, :at, :now, :by, :note)""")
+                insert into log_entry (entry_key, zone_id, kind, subject, place, happened_at, stored_at, done_by, note,
+                    instrument, calibrated_on, calibration_due, ring)
+                values (:key, :zone, :kind, :subject, :place, :at, :now, :by, :note,
+                    :instrument, :calibrated, :due, :ring)""")
                 .param("key", key)
                 .param("zone", zoneId)
                 .param("kind", entry.kind().name())
@@ -50,6 +74,12 @@ public class LogStore {
                 .param("now", clock.instant().atOffset(ZoneOffset.UTC))
                 .param("by", entry.by())
                 .param("note", entry.note())
+                .param("instrument", entry.instrument().map(Instrument::name).orElse(null))
+                .param(
+                        "calibrated",
+                        entry.instrument().map(Instrument::calibrated).orElse(null))
+                .param("due", entry.instrument().map(Instrument::due).orElse(null))
+                .param("ring", entry.ring().isEmpty() ? null : RingText.write(entry.ring()))
                 .update();
         values.insert(key, entry.values());
     }
@@ -61,7 +91,8 @@ public class LogStore {
     Map<UUID, List<LogEntry>> byZone(UUID jobId) {
         List<Row> rows = db.sql(
                         """
-                select e.entry_key, e.zone_id, e.kind, e.subject, e.place, e.happened_at, e.done_by, e.note
+                select e.entry_key, e.zone_id, e.kind, e.subject, e.place, e.happened_at, e.done_by, e.note,
+                    e.instrument, e.calibrated_on, e.calibration_due, e.ring
                 from log_entry e join zone z on z.id = e.zone_id where z.job_id = :job order by e.ordinal""")
                 .param("job", jobId)
                 .query(Row.class)
@@ -70,15 +101,7 @@ public class LogStore {
         Map<UUID, List<LogEntry>> byZone = new HashMap<>();
         for (Row row : rows) {
             byZone.computeIfAbsent(row.zoneId(), z -> new ArrayList<>())
-                    .add(new LogEntry(
-                            row.entryKey().toString(),
-                            LogEntry.Kind.valueOf(row.kind()),
-                            row.subject(),
-                            row.place(),
-                            row.happenedAt().toInstant(),
-                            row.doneBy(),
-                            row.note(),
-                            ofEntry.getOrDefault(row.entryKey(), Map.of())));
+                    .add(row.entry(ofEntry.getOrDefault(row.entryKey(), Map.of())));
         }
         return byZone;
     }

@@ -1,10 +1,8 @@
 package openslab.server.product;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
+import openslab.server.store.Shipped;
 import openslab.server.store.Writes;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -40,22 +38,12 @@ public class Catalogue implements ApplicationRunner {
     }
 
     @Override
-    public void run(ApplicationArguments args) throws IOException {
-        for (String slug :
-                text("catalogue/sheets.txt").lines().filter(l -> !l.isBlank()).toList()) {
-            SheetForm form = json.readValue(text("catalogue/sheets/" + slug + ".json"), SheetForm.class);
+    public void run(ApplicationArguments args) {
+        for (String slug : Shipped.lines("catalogue/sheets.txt")) {
+            SheetForm form = json.readValue(Shipped.text("catalogue/sheets/" + slug + ".json"), SheetForm.class);
             if (sheets.onShelf(slug).isEmpty()) {
                 writes.once(UUID.randomUUID(), form, () -> sheets.shelve(form));
             }
-        }
-    }
-
-    private static String text(String resource) throws IOException {
-        try (InputStream in = Catalogue.class.getClassLoader().getResourceAsStream(resource)) {
-            if (in == null) {
-                throw new IllegalStateException("the application ships without " + resource);
-            }
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         }
     }
 }

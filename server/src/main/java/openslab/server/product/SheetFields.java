@@ -7,6 +7,7 @@ import openslab.core.quantity.Unit;
 /** What may stand on a sheet, and in which ranges. */
 final class SheetFields {
     private static final String ASKED = "of the floor that is to be coated; only where the sheet asks";
+    private static final String BREATHES = "left out where the film lets vapour through";
     static final Field PARTS_A = Field.quantity("partsA", "Parts A", Unit.ONE, 0.01, 100, "by volume");
     static final Field PARTS_B = Field.quantity("partsB", "Parts B", Unit.ONE, 0, 100, "by volume; 0 for one part");
     static final Field DENSITY_A = density("densityA", "Density A");
@@ -24,8 +25,10 @@ final class SheetFields {
     static final Field YEARS = Field.quantity("years", "Lasts", Unit.YEAR, 0.05, 50, "");
 
     static final List<Field> LIMITS = List.of(
-            Field.quantity("mver", "Vapour emission at most", Unit.MVER, 0.1, 50, ""),
-            Field.quantity("slabRh", "In-slab humidity at most", Unit.PERCENT, 10, 100, ""),
+            Field.quantity("mver", "Vapour emission at most", Unit.MVER, 0.1, 50, BREATHES)
+                    .ifWanted(),
+            Field.quantity("slabRh", "In-slab humidity at most", Unit.PERCENT, 10, 100, BREATHES)
+                    .ifWanted(),
             Field.quantity("phMin", "pH at least", Unit.ONE, 0, 14, ""),
             Field.quantity("phMax", "pH at most", Unit.ONE, 0, 14, ""),
             Field.quantity("slabMin", "Slab at least", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 60, ""),
@@ -35,6 +38,8 @@ final class SheetFields {
             Field.quantity("minAge", "Concrete age at least", Unit.DAY, 0, 1000, ""),
             Field.quantity("cspMin", "Profile at least (CSP)", Unit.ONE, 1, 10, ""),
             Field.quantity("cspMax", "Profile at most (CSP)", Unit.ONE, 1, 10, ""),
+            Field.yesNo("shields", "Keeps what lies over it from the slab's moisture")
+                    .ifWanted(),
             Field.quantity("pullOff", "Pull-off at least", Unit.PSI, Unit.MEGAPASCAL, 0.1, 20, ASKED)
                     .ifWanted(),
             Field.quantity("ohmsMin", "Resistance at least", Unit.MEGOHM, 0.001, 1e6, ASKED)

@@ -208,8 +208,8 @@ final class SheetReader {
 
     private static Limits limits(Map<String, Value> v, String name) {
         return new Limits(
-                v.get("mver").base(),
-                v.get("slabRh").base(),
+                asked(v, "mver", Double.POSITIVE_INFINITY),
+                asked(v, "slabRh", Double.POSITIVE_INFINITY),
                 v.get("phMin").base(),
                 v.get("phMax").base(),
                 v.get("slabMin").base(),
@@ -219,6 +219,7 @@ final class SheetReader {
                 v.get("minAge").base() / openslab.core.quantity.Unit.DAY.toBase(1),
                 (int) Math.round(v.get("cspMin").base()),
                 (int) Math.round(v.get("cspMax").base()),
+                v.containsKey("shields") && v.get("shields").typed().equals("yes"),
                 new Limits.Asks(
                         asked(v, "pullOff", 0),
                         asked(v, "ohmsMin", 0),

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
 import openslab.core.product.ProductSheet;
 import openslab.server.store.Words;
 import openslab.server.store.Writes;
@@ -50,6 +51,16 @@ public class SheetStore {
                 .sorted(Comparator.comparing((Stored s) -> s.sheet().role())
                         .thenComparing(s -> s.sheet().name()))
                 .toList();
+    }
+
+    /** The digest of every sheet that stands on the shelf, by slug. */
+    public Map<String, String> digests() {
+        return db
+                .sql("select slug, digest from shelf")
+                .query((row, i) -> Map.entry(row.getString(1), row.getString(2)))
+                .list()
+                .stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
     }
 
     /** The sheet called {@code slug} that stands on the shelf. */

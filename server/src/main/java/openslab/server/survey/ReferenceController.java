@@ -3,9 +3,11 @@ package openslab.server.survey;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import openslab.core.floor.Shapes;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
@@ -15,10 +17,13 @@ import openslab.core.product.Exposure;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Standing;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.TestMethods;
+import openslab.core.survey.area.Defect;
 import openslab.core.survey.dry.DryDown;
+import openslab.core.survey.instrument.InstrumentKind;
 import openslab.server.web.Named;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -31,7 +36,15 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api")
 class ReferenceController {
     record MethodView(
-            String id, String title, String how, String group, boolean wholeFloor, List<Field> fields, Source source) {
+            String id,
+            String title,
+            String how,
+            String group,
+            boolean wholeFloor,
+            List<Field> fields,
+            Source source,
+            Optional<String> instrument,
+            Optional<StandingView> standing) {
         static MethodView of(TestMethod m) {
             return new MethodView(
                     m.id(),
@@ -40,12 +53,42 @@ class ReferenceController {
                     m.about().group().name(),
                     m.wholeFloor(),
                     m.fields(),
-                    m.about().source());
+                    m.about().source(),
+                    m.instrument().map(InstrumentKind::name),
+                    m.standing().map(StandingView::of));
+        }
+    }
+
+    /** @param hours the field that says how long it stood; {@code least} and {@code most} in hours */
+    record StandingView(double least, Optional<Double> most, String waiting, String then, String hours) {
+        static StandingView of(Standing s) {
+            return new StandingView(
+                    s.least().toMinutes() / 60.0,
+                    s.most().map(m -> m.toMinutes() / 60.0),
+                    s.waiting(),
+                    s.then(),
+                    s.hours());
+        }
+    }
+
+    /** What can be drawn on a floor, with what gets rid of it. */
+    record DefectView(String id, String label, String consequence, String removal, String proof) {
+        static DefectView of(Defect d) {
+            return new DefectView(d.name(), d.label(), d.consequence(), d.removal(), d.proofWords());
+        }
+    }
+
+    /** @param months how long a calibration holds where its paper says nothing */
+    record InstrumentKindView(String id, String label, int months, Source source) {
+        static InstrumentKindView of(InstrumentKind k) {
+            return new InstrumentKindView(k.name(), k.label(), k.months(), k.source());
         }
     }
 
     record ReferenceView(
             List<MethodView> methods,
+            List<DefectView> defects,
+            List<InstrumentKindView> instrumentKinds,
             List<Named> testGroups,
             List<Field> dryingMeasures,
             List<Named> dryingWays,
@@ -79,6 +122,10 @@ class ReferenceController {
         Shapes.kinds().forEach(k -> shapes.put(k, Shapes.fields(k)));
         return new ReferenceView(
                 TestMethods.ALL.stream().map(MethodView::of).toList(),
+                Arrays.stream(Defect.values()).map(DefectView::of).toList(),
+                Arrays.stream(InstrumentKind.values())
+                        .map(InstrumentKindView::of)
+                        .toList(),
                 Named.all(TestGroup.class, TestGroup::label),
                 DryDown.Measures.FIELDS,
                 Named.all(DryDown.Way.class, DryDown.Way::label),

@@ -7,13 +7,16 @@ import java.util.Optional;
 import java.util.UUID;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.DrawnLine;
+import openslab.core.floor.plan.Shapes2D;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneReport;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestMethods;
+import openslab.core.survey.area.Defect;
 import openslab.core.survey.dry.DryDown;
+import openslab.core.survey.map.SurveyMap;
 import openslab.core.survey.method.InSlabHumidity;
 import openslab.core.survey.place.Placement;
 import openslab.server.floor.PlanStore;
@@ -59,7 +62,11 @@ class SurveyController {
         int count =
                 spread.stream().mapToInt(t -> (int) t.needed().value()).max().orElse(0);
         boolean nearWall = spread.stream().anyMatch(t -> t.method().equals(InSlabHumidity.ID));
-        return Placement.propose(zone.shape().rings(), lines(job, zoneId), zone.places(), count, nearWall);
+        List<Corner> damp = zone.survey().areas().stream()
+                .filter(a -> a.gone().isEmpty() && a.area().defect() == Defect.DAMP)
+                .map(a -> Shapes2D.inside(Shapes2D.polygon(a.area().ring())))
+                .toList();
+        return Placement.propose(zone.shape().rings(), lines(job, zoneId), damp, zone.places(), count, nearWall);
     }
 
     /** Joints and cracks of the rooms that the zone is in. */
@@ -73,6 +80,26 @@ class SurveyController {
                 .toList();
     }
 
+    /** What was read, spread over the floor, with what nobody knows. */
+    @GetMapping("/maps")
+    List<SurveyMap> maps(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
+        JobStore.StoredJob job = store.get(jobId);
+        ZoneFacts zone = jobs.facts(job, zones.get(jobId, zoneId));
+        return SurveyMap.of(
+                zone.survey(),
+                site(job, jobs.report(job, zone), zone),
+                zone.shape().rings(),
+                zone.places());
+    }
+
+    /** @throws InvalidInput where no layer with limits was chosen */
+    private Site site(JobStore.StoredJob job, ZoneReport report, ZoneFacts zone) {
+        var limits = report.limits()
+                .orElseThrow(() -> new InvalidInput("layers", null, "a build-up whose sheets state limits"));
+        return new Site(
+                limits, zone.substrate(), report.area().base(), job.facts().units(), clock.instant());
+    }
+
     /** When the slab will be dry enough. */
     @PostMapping("/dry-down")
     DryDown dryDown(@PathVariable UUID jobId, @PathVariable UUID zoneId, @RequestBody MeasuresForm form) {
@@ -82,11 +109,6 @@ class SurveyController {
         var units = job.facts().units();
         Map<String, String> typed = form.measures() == null ? Map.of() : form.measures();
         var measures = DryDown.Measures.of(Field.parseAll("measures", DryDown.Measures.FIELDS, typed, units));
-        var limits = report.limits()
-                .orElseThrow(() -> new InvalidInput("layers", null, "a build-up whose sheets state limits"));
-        return DryDown.of(
-                zone.survey(),
-                new Site(limits, zone.substrate(), report.area().base(), units, clock.instant()),
-                measures);
+        return DryDown.of(zone.survey(), site(job, report, zone), measures);
     }
 }

@@ -23,7 +23,8 @@ public final class Channel {
     private boolean clockBack;
     private boolean unitKnown;
 
-    Channel(Quantity quantity, Optional<Instrument> papers, Instant latest) {
+    Channel(Quantity quantity, Optional<Instrument> papers, Instant latest, Optional<Instant> began) {
+        this.began = began.orElse(null);
         this.quantity = quantity;
         this.papers = papers;
         this.latest = latest;

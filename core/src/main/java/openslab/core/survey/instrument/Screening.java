@@ -52,7 +52,12 @@ public final class Screening {
 
     /** @param latest nothing was written later than this */
     public Screening(Quantity quantity, Optional<Instrument> papers, Instant latest) {
-        this.channel = new Channel(quantity, papers, latest);
+        this(quantity, papers, latest, Optional.empty());
+    }
+
+    /** @param began when its first sample was written, where this goes on from earlier ones */
+    public Screening(Quantity quantity, Optional<Instrument> papers, Instant latest, Optional<Instant> began) {
+        this.channel = new Channel(quantity, papers, latest, began);
         this.unit = quantity.spelt(spelt);
     }
 

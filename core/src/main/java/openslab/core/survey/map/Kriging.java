@@ -24,13 +24,13 @@ public final class Kriging {
     /** @param sigma its standard deviation */
     public record Guess(double value, double sigma) {}
 
-    private final List<Spot> spots;
+    private final List<MapPoint> spots;
     private final double spacingM;
     private final OneRange[] models;
     private final double[] weights;
     private final double fewness;
 
-    private Kriging(List<Spot> spots) {
+    private Kriging(List<MapPoint> spots) {
         this.spots = List.copyOf(spots);
         spacingM = spacing(spots);
         models = Arrays.stream(RANGES)
@@ -45,13 +45,13 @@ public final class Kriging {
     }
 
     /** @param spots at least {@link #LEAST_SPOTS}, no two at one place */
-    public static Kriging of(List<Spot> spots) {
+    public static Kriging of(List<MapPoint> spots) {
         Require.that(spots.size() >= LEAST_SPOTS, "spots must be at least 3, got %s", spots.size());
         return new Kriging(spots);
     }
 
     /** The middle one of the distances from each reading to its nearest neighbour, m. */
-    private static double spacing(List<Spot> spots) {
+    private static double spacing(List<MapPoint> spots) {
         double[] nearest = spots.stream()
                 .mapToDouble(a -> spots.stream()
                         .filter(b -> b != a)

@@ -18,12 +18,12 @@ final class OneRange {
     /** How well each reading was foretold from the others, as a log likelihood; the scale follows from the readings. */
     final double score;
 
-    private final List<Spot> spots;
+    private final List<MapPoint> spots;
     private final RealMatrix inverse;
     private final double[] weights;
     private final double sill;
 
-    OneRange(List<Spot> spots, double rangeM) {
+    OneRange(List<MapPoint> spots, double rangeM) {
         this.spots = spots;
         this.rangeM = rangeM;
         int n = spots.size();

@@ -28,6 +28,7 @@ import org.locationtech.jts.geom.Location;
  *
  * @param refusal why there is no map; empty where there is one
  * @param spots what was read where, newest at each place
+ * @param scatter by how much the method misses itself at one place: smaller differences mean nothing
  * @param limitLine where the map crosses the limit: x, y of both ends of every piece, metres
  * @param missed what the others say of a reading's place is off by this much, in words; empty without a map
  * @param guessed share of the floor that is out of reach of every reading, percent
@@ -38,9 +39,10 @@ public record SurveyMap(
         String title,
         String unit,
         String refusal,
-        List<Spot> spots,
+        List<MapPoint> spots,
+        double scatter,
         Optional<Grid> grid,
-        OptionalDouble limit,
+        Optional<Double> limit,
         double[] limitLine,
         String reach,
         String missed,
@@ -59,7 +61,7 @@ public record SurveyMap(
     public record Grid(
             double x, double y, double stepM, int columns, double[] values, double[] sigmas, boolean[] supported) {}
 
-    private static final int CELLS = 1600;
+    private static final int CELLS = 3600;
     private static final double SAME_PLACE_M = 0.05;
     private static final double ROUNDED = 1000;
 
@@ -77,7 +79,7 @@ public record SurveyMap(
         Map<String, Corner> marked = places.stream()
                 .collect(Collectors.toMap(
                         Placement.Marked::name, Placement.Marked::at, (a, b) -> b, LinkedHashMap::new));
-        var spots = new ArrayList<Spot>();
+        var spots = new ArrayList<MapPoint>();
         var lost = new ArrayList<String>();
         for (Reading r : survey.current(method.id())) {
             if (!method.valid(r, site) || Calibration.lapsed(r)) {
@@ -88,10 +90,11 @@ public record SurveyMap(
                 lost.add(r.place());
             } else if (spots.stream()
                     .noneMatch(s -> Math.hypot(s.at().x() - at.x(), s.at().y() - at.y()) < SAME_PLACE_M)) {
-                spots.add(new Spot(r.place(), at, mapped.value().applyAsDouble(r)));
+                spots.add(new MapPoint(r.place(), at, mapped.value().applyAsDouble(r)));
             }
         }
-        OptionalDouble limit = mapped.limit().apply(site);
+        OptionalDouble asked = mapped.limit().apply(site);
+        Optional<Double> limit = asked.isPresent() ? Optional.of(asked.getAsDouble()) : Optional.empty();
         if (spots.size() < Kriging.LEAST_SPOTS) {
             String where = lost.isEmpty() ? "" : " Nobody marked where " + String.join(", ", lost) + " is.";
             String refusal = "A map begins with three readings that count, at marked places; there "
@@ -102,6 +105,7 @@ public record SurveyMap(
                     mapped.unit().symbol(),
                     refusal,
                     spots,
+                    mapped.repeats(),
                     Optional.empty(),
                     limit,
                     new double[0],
@@ -116,8 +120,8 @@ public record SurveyMap(
     private static SurveyMap drawn(
             TestMethod method,
             Mapped mapped,
-            List<Spot> spots,
-            OptionalDouble limit,
+            List<MapPoint> spots,
+            Optional<Double> limit,
             Site site,
             List<List<Corner>> zone) {
         Kriging kriging = Kriging.of(spots);
@@ -142,12 +146,12 @@ public record SurveyMap(
             if (within.locate(new Coordinate(at.x(), at.y())) == Location.INTERIOR) {
                 inside++;
                 guessed += supported[i] ? 0 : 1;
-                over += supported[i] && limit.isPresent() && guess.value() > limit.getAsDouble() ? 1 : 0;
+                over += supported[i] && limit.isPresent() && guess.value() > limit.get() ? 1 : 0;
             }
         }
         var origin = new Corner(box.getMinX() + step / 2, box.getMinY() + step / 2);
-        double[] line = limit.isPresent() && limit.getAsDouble() > 0
-                ? limitLine(new Heights(origin, step, columns, values), limit.getAsDouble())
+        double[] line = limit.isPresent() && limit.get() > 0
+                ? limitLine(new Heights(origin, step, columns, values), limit.get())
                 : new double[0];
         return new SurveyMap(
                 method.id(),
@@ -155,6 +159,7 @@ public record SurveyMap(
                 mapped.unit().symbol(),
                 "",
                 spots,
+                mapped.repeats(),
                 Optional.of(new Grid(box.getMinX(), box.getMinY(), step, columns, values, sigmas, supported)),
                 limit,
                 line,

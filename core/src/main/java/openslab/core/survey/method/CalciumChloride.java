@@ -73,7 +73,7 @@ public final class CalciumChloride implements TestMethod {
     @Override
     public Optional<Mapped> mapped() {
         return Optional.of(new Mapped(
-                "vapour emission",
+                "Vapour emission",
                 Unit.MVER,
                 0.2,
                 r -> emission(

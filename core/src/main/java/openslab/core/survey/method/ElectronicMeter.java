@@ -57,7 +57,7 @@ public final class ElectronicMeter implements TestMethod {
     @Override
     public Optional<Mapped> mapped() {
         return Optional.of(
-                new Mapped("shown by the meter", Unit.ONE, 0, r -> r.number("shown"), s -> OptionalDouble.empty()));
+                new Mapped("Shown by the meter", Unit.ONE, 0, r -> r.number("shown"), s -> OptionalDouble.empty()));
     }
 
     @Override

@@ -76,7 +76,7 @@ public final class InSlabHumidity implements TestMethod {
     @Override
     public Optional<Mapped> mapped() {
         return Optional.of(new Mapped(
-                "in-slab humidity",
+                "In-slab humidity",
                 Unit.PERCENT,
                 2,
                 r -> r.number("rh"),

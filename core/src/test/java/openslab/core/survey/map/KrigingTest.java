@@ -44,7 +44,7 @@ public class KrigingTest {
         return new Corner(SIDE_M * random.nextDouble(), SIDE_M * random.nextDouble());
     }
 
-    private record Known(List<Spot> spots, List<Spot> truth) {}
+    private record Known(List<MapPoint> spots, List<MapPoint> truth) {}
 
     private static Known known(int readings, double rangeM, long seed) {
         var random = new Random(seed);
@@ -53,9 +53,9 @@ public class KrigingTest {
             at.add(anywhere(random));
         }
         double[] values = field(at, rangeM, random);
-        var all = new ArrayList<Spot>();
+        var all = new ArrayList<MapPoint>();
         for (int i = 0; i < values.length; i++) {
-            all.add(new Spot("p" + i, at.get(i), values[i]));
+            all.add(new MapPoint("p" + i, at.get(i), values[i]));
         }
         return new Known(List.copyOf(all.subList(0, readings)), List.copyOf(all.subList(readings, all.size())));
     }
@@ -65,7 +65,7 @@ public class KrigingTest {
         for (int seed = 0; seed < 20; seed++) {
             Known known = known(12, 6, seed);
             Kriging kriging = Kriging.of(known.spots());
-            for (Spot spot : known.spots()) {
+            for (MapPoint spot : known.spots()) {
                 Kriging.Guess guess = kriging.at(spot.at());
                 assertEquals(guess.value(), spot.value(), 1e-6);
                 assertTrue(guess.sigma() < 1e-3, guess.toString());
@@ -79,7 +79,7 @@ public class KrigingTest {
         Known known = known(9, 5, 3);
         Kriging kriging = Kriging.of(known.spots());
         double squares = 0;
-        for (Spot left : known.spots()) {
+        for (MapPoint left : known.spots()) {
             var others = known.spots().stream().filter(s -> s != left).toList();
             double miss = left.value();
             double[][] ranges = kriging.ranges();
@@ -92,7 +92,7 @@ public class KrigingTest {
     }
 
     /** The same system written out again and solved at once, for one of the ranges. */
-    private static double refitted(List<Spot> spots, double rangeM, Corner at) {
+    private static double refitted(List<MapPoint> spots, double rangeM, Corner at) {
         int n = spots.size();
         var system = MatrixUtils.createRealMatrix(n + 1, n + 1);
         var right = MatrixUtils.createRealVector(new double[n + 1]);
@@ -137,7 +137,7 @@ public class KrigingTest {
             Known known = known(readings, rangeM, 100 + seed);
             Kriging kriging = Kriging.of(known.spots());
             leftOut += kriging.leaveOneOut();
-            for (Spot truth : known.truth()) {
+            for (MapPoint truth : known.truth()) {
                 Kriging.Guess guess = kriging.at(truth.at());
                 double off = Math.abs(guess.value() - truth.value());
                 double nearest = known.spots().stream()
@@ -182,9 +182,9 @@ public class KrigingTest {
     @Test
     public void a_floor_that_reads_the_same_everywhere_is_flat_and_still_has_a_reach() {
         var spots = List.of(
-                new Spot("A", new Corner(0, 0), 70),
-                new Spot("B", new Corner(4, 0), 70),
-                new Spot("C", new Corner(0, 5), 70));
+                new MapPoint("A", new Corner(0, 0), 70),
+                new MapPoint("B", new Corner(4, 0), 70),
+                new MapPoint("C", new Corner(0, 5), 70));
         Kriging kriging = Kriging.of(spots);
         assertEquals(kriging.at(new Corner(2, 2)).value(), 70, 1e-9);
         assertEquals(kriging.leaveOneOut(), 0, 1e-9);

@@ -3,4 +3,4 @@ package openslab.core.survey.map;
 import openslab.core.floor.Outline.Corner;
 
 /** A value read at a place. @param at metres of the zone's plan */
-public record Spot(String name, Corner at, double value) {}
+public record MapPoint(String name, Corner at, double value) {}

@@ -1,0 +1,163 @@
+package openslab.server.instrument;
+
+import java.sql.Connection;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import javax.sql.DataSource;
+import openslab.core.quantity.Faults;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.survey.instrument.InstrumentKind;
+import openslab.core.survey.instrument.Quantity;
+import openslab.core.survey.instrument.Sample;
+import openslab.server.job.Forms;
+import openslab.server.store.Writes;
+import org.springframework.jdbc.datasource.DataSourceUtils;
+import org.springframework.stereotype.Service;
+
+/** The shelf of instruments, and what they send. */
+@Service
+class Instruments {
+    /** @param papers name and certificate */
+    record InstrumentForm(String kind, String address, Forms.PapersForm papers) {}
+
+    /** What came in, and how much of it was set aside for which reason. */
+    record Collected(long samples, Map<String, Long> setAside) {}
+
+    /** An instrument's clock may run ahead of ours by so much. */
+    static final Duration SKEW = Duration.ofMinutes(10);
+
+    private static final int PAGE = 5000;
+    private final InstrumentStore store;
+    private final SampleStore samples;
+    private final DeviceClient devices;
+    private final Writes writes;
+    private final DataSource source;
+    private final Clock clock;
+
+    Instruments(
+            InstrumentStore store,
+            SampleStore samples,
+            DeviceClient devices,
+            Writes writes,
+            DataSource source,
+            Clock clock) {
+        this.store = store;
+        this.samples = samples;
+        this.devices = devices;
+        this.writes = writes;
+        this.source = source;
+        this.clock = clock;
+    }
+
+    UUID add(UUID key, InstrumentForm form) {
+        return UUID.fromString(writes.once(key, List.of("instrument", form), () -> {
+            UUID id = UUID.randomUUID();
+            store.insert(read(id, form));
+            return id.toString();
+        }));
+    }
+
+    void edit(UUID id, UUID key, int version, InstrumentForm form) {
+        writes.once(key, List.of("instrument", id, version, form), () -> {
+            store.replace(read(id, form), version);
+            return id.toString();
+        });
+    }
+
+    private InstrumentStore.Stored read(UUID id, InstrumentForm form) {
+        var faults = new Faults();
+        InstrumentKind kind = faults.oneOf("kind", form.kind(), InstrumentKind.class);
+        String address = faults.read(() -> DeviceClient.address("address", form.address()));
+        if (form.papers() == null) {
+            faults.add("papers", null, "a name, and the days of its calibration");
+        }
+        faults.check();
+        var papers = Forms.readInstrument(faults, "papers.", form.papers());
+        if (papers != null && store.taken(papers.name(), id)) {
+            faults.add("papers.name", papers.name(), "a name that no other instrument has");
+        }
+        faults.check();
+        return new InstrumentStore.Stored(id, papers.name(), kind, papers.calibrated(), papers.due(), address, 0, 1);
+    }
+
+    /** What the instrument at an address says of itself, as a form to be looked over. */
+    InstrumentForm look(String typed) {
+        String address = DeviceClient.address("address", typed);
+        if (address.isEmpty()) {
+            throw new InvalidInput("address", typed, "an address such as http://192.168.1.20/probe");
+        }
+        Device.Description said = devices.describe(address);
+        return new InstrumentForm(
+                said.kind(), address, new Forms.PapersForm(said.name(), said.calibrated(), said.due()));
+    }
+
+    /** Takes over everything that the instrument wrote since the last time. */
+    Collected collect(UUID id, UUID key) {
+        InstrumentStore.Stored instrument = store.get(id);
+        if (instrument.address().isEmpty()) {
+            throw new InvalidInput("address", null, "an instrument with an address: this one is read by eye");
+        }
+        Map<String, Quantity> quantities = new HashMap<>();
+        devices.describe(instrument.address()).channels().forEach(c -> quantities.put(c.id(), quantity(c)));
+        var pages = new ArrayList<Device.SamplePart>();
+        long after = instrument.collected();
+        for (boolean more = true; more; ) {
+            Device.Page page = devices.samples(instrument.address(), after, PAGE);
+            pages.addAll(page.samples());
+            more = page.more() && !page.samples().isEmpty();
+            after = page.samples().isEmpty()
+                    ? after
+                    : page.samples().get(page.samples().size() - 1).n();
+        }
+        long last = after;
+        var collected = new Collected[] {new Collected(0, Map.of())};
+        writes.once(key, List.of("collect", id), () -> {
+            collected[0] = keep(instrument, quantities, pages);
+            store.collected(id, last);
+            return id.toString();
+        });
+        return collected[0];
+    }
+
+    private static Quantity quantity(Device.ChannelPart channel) {
+        var faults = new Faults();
+        Quantity quantity = faults.oneOf("channels." + channel.id() + ".quantity", channel.quantity(), Quantity.class);
+        faults.check();
+        return quantity;
+    }
+
+    private Collected keep(
+            InstrumentStore.Stored instrument, Map<String, Quantity> quantities, List<Device.SamplePart> parts) {
+        Connection connection = DataSourceUtils.getConnection(source);
+        try (var keeper = new SampleKeeper(
+                instrument, samples, connection, clock.instant().plus(SKEW))) {
+            for (Device.SamplePart part : parts) {
+                Quantity quantity = quantities.get(part.channel());
+                if (quantity == null) {
+                    throw new InvalidInput(
+                            "channel", part.channel(), "one of " + String.join(", ", quantities.keySet()));
+                }
+                keeper.keep(
+                        part.channel(),
+                        quantity,
+                        new Sample(
+                                part.at(),
+                                part.value() == null ? Double.NaN : part.value(),
+                                part.unit() == null ? "" : part.unit(),
+                                part.battery() == null ? Double.NaN : part.battery()));
+            }
+            keeper.flush();
+            return new Collected(keeper.kept(), keeper.setAside());
+        } catch (SQLException e) {
+            throw new IllegalStateException("samples could not be stored", e);
+        } finally {
+            DataSourceUtils.releaseConnection(connection, source);
+        }
+    }
+}

@@ -1,0 +1,93 @@
+<script lang="ts">
+  import type { CandidateReport } from '../../api/types';
+  import Mark from '../../parts/Mark.svelte';
+
+  interface Props {
+    candidates: readonly CandidateReport[];
+  }
+
+  let { candidates }: Props = $props();
+
+  const list = (tests: readonly string[]) =>
+    tests.length < 2
+      ? tests.join('')
+      : `${tests.slice(0, -1).join(', ')} and ${tests.at(-1) ?? ''}`;
+
+  /** What more testing could make of it, where testing is what is missing. */
+  const settles = (c: CandidateReport): string => {
+    if (c.missing.length === 0) {
+      return '';
+    }
+    const word = c.without.toLowerCase();
+    return c.without === c.verdict
+      ? `Still not taken: ${list(c.missing)}; what was found is ${word} as it is.`
+      : `${list(c.missing)} would settle it: all well, it is ${word}.`;
+  };
+</script>
+
+<section aria-labelledby="candidates-head">
+  <h2 id="candidates-head">What could go on this floor</h2>
+  <ul>
+    {#each candidates as c (c.id)}
+      <li>
+        <Mark mark={c.verdict} />
+        <div>
+          <h3>{c.title}</h3>
+          <p class="asks">{c.limits}. {c.note}</p>
+        </div>
+        <div>
+          <p>{c.summary}</p>
+          {#if settles(c)}<p class="settles">{settles(c)}</p>{/if}
+        </div>
+      </li>
+    {/each}
+  </ul>
+</section>
+
+<style>
+  section {
+    margin-block-start: 24px;
+  }
+
+  h2 {
+    font-size: 20px;
+    margin-block-end: 8px;
+  }
+
+  h3 {
+    font: 600 16px var(--text);
+  }
+
+  li {
+    display: grid;
+    grid-template-columns: 84px minmax(0, 2fr) minmax(0, 3fr);
+    gap: 4px 16px;
+    padding-block: 8px;
+    border-block-start: 1px solid var(--line);
+    align-items: baseline;
+  }
+
+  .asks {
+    color: var(--ink-soft);
+    font-size: 14px;
+  }
+
+  .settles {
+    color: var(--ink-soft);
+    font-size: 14px;
+  }
+
+  .settles::first-letter {
+    text-transform: uppercase;
+  }
+
+  @media (max-width: 759px) {
+    li {
+      grid-template-columns: 84px minmax(0, 1fr);
+    }
+
+    li > div:last-child {
+      grid-column: 2;
+    }
+  }
+</style>

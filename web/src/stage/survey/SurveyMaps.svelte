@@ -1,0 +1,358 @@
+<script lang="ts">
+  import { ApiProblem, maps } from '../../api/client';
+  import type { JobView, SurveyMap, ZoneView } from '../../api/types';
+  import Trouble from '../../parts/Trouble.svelte';
+  import { sketch } from '../floor/sketch';
+
+  interface Props {
+    job: JobView;
+    zone: ZoneView;
+  }
+
+  let { job, zone }: Props = $props();
+
+  const WIDTH = 620;
+  const BANDS = 6;
+  const id = $props.id();
+
+  let told = $state.raw<readonly SurveyMap[]>([]);
+  let problem = $state.raw<ApiProblem | null>(null);
+  let method = $state('');
+  let under = $state.raw<{ x: number; y: number; words: string } | null>(null);
+  let svg = $state<SVGSVGElement>();
+
+  /** The maps follow from the readings and where their places are. */
+  const facts = $derived(
+    JSON.stringify([
+      zone.report.survey.entries.map((e) => e.reading.key),
+      zone.report.places,
+      zone.report.outline,
+    ]),
+  );
+  const shown = $derived(
+    told.find((m) => m.method === method) ?? told.find((m) => m.grid) ?? told[0],
+  );
+  const outline = $derived(zone.report.outline.corners);
+  const drawn = $derived(sketch(outline, WIDTH, 380, 20));
+
+  $effect(() => {
+    if (facts) {
+      maps(job.id, zone.id).then(
+        (m) => (told = m),
+        (e: unknown) => (problem = e instanceof ApiProblem ? e : new ApiProblem(0, {})),
+      );
+    }
+  });
+
+  const grid = $derived(shown?.grid);
+  const range = $derived.by(() => {
+    const values = shown?.spots.map((s) => s.value) ?? [];
+    const low = Math.min(...values);
+    const high = Math.max(...values);
+    // bands narrower than the method's own scatter would show differences that are none
+    const span = Math.max(high - low, 4 * (shown?.scatter ?? 0), 1e-6);
+    return { low: (low + high - span) / 2, step: span / BANDS };
+  });
+  const digits = $derived(range.step >= 1 ? 0 : range.step >= 0.1 ? 1 : 2);
+  const band = (value: number) =>
+    Math.max(0, Math.min(BANDS - 1, Math.floor((value - range.low) / range.step)));
+
+  /** Cells of one band, as one path each: a row's neighbours run together. */
+  const bands = $derived.by(() => {
+    const paths = Array.from({ length: BANDS }, () => '');
+    let guessed = '';
+    if (grid) {
+      const side = grid.stepM * drawn.k;
+      const rows = grid.values.length / grid.columns;
+      for (let row = 0; row < rows; row++) {
+        const y = drawn.py(grid.y + (row + 1) * grid.stepM);
+        for (let from = 0; from < grid.columns;) {
+          const at = row * grid.columns + from;
+          const of = band(grid.values[at] ?? 0);
+          const sure = grid.supported[at];
+          let to = from + 1;
+          while (
+            to < grid.columns &&
+            band(grid.values[row * grid.columns + to] ?? 0) === of &&
+            grid.supported[row * grid.columns + to] === sure
+          ) {
+            to++;
+          }
+          // a hair wider, so that no seam shows between rows
+          const box = `M${drawn.px(grid.x + from * grid.stepM)} ${y}h${(to - from) * side + 0.4}v${side + 0.4}h${-(to - from) * side - 0.4}z`;
+          paths[of] = (paths[of] ?? '') + box;
+          if (!sure) {
+            guessed += box;
+          }
+          from = to;
+        }
+      }
+    }
+    return { paths, guessed };
+  });
+
+  const limitPath = $derived.by(() => {
+    const xy = shown?.limitLine ?? [];
+    let d = '';
+    for (let i = 0; i + 3 < xy.length; i += 4) {
+      d += `M${drawn.px(xy[i] ?? 0)} ${drawn.py(xy[i + 1] ?? 0)}L${drawn.px(xy[i + 2] ?? 0)} ${drawn.py(xy[i + 3] ?? 0)}`;
+    }
+    return d;
+  });
+
+  function look(event: PointerEvent) {
+    if (!svg || !grid || !shown) {
+      return;
+    }
+    const box = svg.getBoundingClientRect();
+    const scale = box.width / WIDTH;
+    const x = (event.clientX - box.left) / scale;
+    const y = (event.clientY - box.top) / scale;
+    const at = drawn.floor(x, y);
+    const column = Math.floor((at.x - grid.x) / grid.stepM);
+    const row = Math.floor((at.y - grid.y) / grid.stepM);
+    const cell = row * grid.columns + column;
+    const value = grid.values[cell];
+    const inside = column >= 0 && column < grid.columns && value !== undefined;
+    const sure = grid.supported[cell];
+    under = inside
+      ? {
+          x,
+          y,
+          words: sure
+            ? `${value.toFixed(digits)} ± ${(2 * (grid.sigmas[cell] ?? 0)).toFixed(digits)} ${shown.unit}`
+            : 'nobody knows',
+        }
+      : null;
+  }
+</script>
+
+{#if told.length > 0 && shown}
+  <section aria-labelledby="{id}-head">
+    <h2 id="{id}-head">Maps</h2>
+    <Trouble {problem} />
+    <div class="picks" role="group" aria-label="What is mapped">
+      {#each told as m (m.method)}
+        <button
+          type="button"
+          aria-pressed={m.method === shown.method}
+          onclick={() => (method = m.method)}>{m.title}</button
+        >
+      {/each}
+    </div>
+    {#if !grid}
+      <p>{shown.refusal}</p>
+    {:else}
+      <div class="columns">
+        <svg
+          bind:this={svg}
+          viewBox="0 0 {WIDTH} {drawn.height}"
+          role="img"
+          aria-label="{shown.title} on {zone.report.name}: {shown.spots
+            .map((s) => `${s.name} ${s.value.toFixed(digits)}`)
+            .join(', ')}; {Math.round(shown.guessed)} percent of the floor is out of reach"
+          onpointermove={look}
+          onpointerleave={() => (under = null)}
+        >
+          <defs>
+            <clipPath id="{id}-floor"><path d={drawn.path(outline)} /></clipPath>
+            <pattern id="{id}-hatch" width="9" height="9" patternUnits="userSpaceOnUse">
+              <path d="M-2 2l4-4M0 9l9-9M7 11l4-4" />
+            </pattern>
+          </defs>
+          <g clip-path="url(#{id}-floor)">
+            {#each bands.paths as d, i (i)}<path class="band" data-band={i} {d} />{/each}
+            <path class="veil" d={bands.guessed} />
+            <path d={bands.guessed} fill="url(#{id}-hatch)" />
+            <path class="limit" d={limitPath} />
+          </g>
+          <path class="floor" d={drawn.path(outline)} />
+          {#each shown.spots as s (s.name)}
+            <circle cx={drawn.px(s.at.x)} cy={drawn.py(s.at.y)} r="3.5" />
+            <text x={drawn.px(s.at.x)} y={drawn.py(s.at.y) - 8}
+              >{s.name.length > 8 ? s.name.slice(0, 7) : s.name}
+              {s.value.toFixed(digits)}</text
+            >
+          {/each}
+          {#if under}<text class="under" x={under.x} y={under.y - 14}>{under.words}</text>{/if}
+        </svg>
+        <div>
+          <ul class="legend">
+            {#each { length: BANDS }, i}
+              <li>
+                <svg viewBox="0 0 26 16" aria-hidden="true"
+                  ><rect class="band" data-band={i} width="26" height="16" /></svg
+                >{(range.low + i * range.step).toFixed(digits)} to {(
+                  range.low +
+                  (i + 1) * range.step
+                ).toFixed(digits)}
+              </li>
+            {/each}
+            {#if shown.limit !== undefined}
+              <li>
+                <svg viewBox="0 0 26 16" aria-hidden="true"><path class="limit" d="M0 8h26" /></svg
+                >limit {shown.limit.toFixed(digits)}
+                {shown.unit}
+              </li>
+            {/if}
+            <li>
+              <svg viewBox="0 0 26 16" aria-hidden="true"
+                ><rect width="26" height="16" fill="url(#{id}-hatch)" /></svg
+              >no reading near: nobody knows
+            </li>
+          </ul>
+          <p>
+            A reading speaks for {shown.reach} around it. {Math.round(shown.guessed)} % of the floor is
+            out of reach.
+            {#if shown.limit !== undefined}Of the rest {Math.round(shown.over)} % is over the limit.{/if}
+          </p>
+          <p>
+            Left out one at a time, each reading is missed by {shown.missed} by what the others say.
+          </p>
+        </div>
+      </div>
+    {/if}
+  </section>
+{/if}
+
+<style>
+  section {
+    margin-block-start: 24px;
+  }
+
+  h2 {
+    font-size: 20px;
+    margin-block-end: 8px;
+  }
+
+  .picks {
+    display: flex;
+    flex-wrap: wrap;
+    margin-block-end: 10px;
+  }
+
+  .picks button {
+    min-block-size: var(--tap);
+    padding: 0 12px;
+    border: 0;
+    border-block-end: 3px solid transparent;
+    background: none;
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  .picks button[aria-pressed='true'] {
+    border-color: var(--chalk);
+  }
+
+  .columns {
+    display: grid;
+    grid-template-columns: minmax(0, 620px) minmax(180px, 1fr);
+    gap: 24px;
+  }
+
+  svg {
+    display: block;
+    inline-size: 100%;
+  }
+
+  .floor {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 3;
+  }
+
+  .band {
+    fill: var(--chalk);
+  }
+
+  [data-band='0'] {
+    fill-opacity: 0.06;
+  }
+
+  [data-band='1'] {
+    fill-opacity: 0.17;
+  }
+
+  [data-band='2'] {
+    fill-opacity: 0.3;
+  }
+
+  [data-band='3'] {
+    fill-opacity: 0.44;
+  }
+
+  [data-band='4'] {
+    fill-opacity: 0.6;
+  }
+
+  [data-band='5'] {
+    fill-opacity: 0.78;
+  }
+
+  .veil {
+    fill: var(--ground);
+    fill-opacity: 0.82;
+  }
+
+  pattern path {
+    stroke: var(--ink-soft);
+    stroke-width: 1;
+    opacity: 0.6;
+  }
+
+  .limit {
+    fill: none;
+    stroke: var(--stop);
+    stroke-width: 2.5;
+    stroke-dasharray: 8 4;
+  }
+
+  circle {
+    fill: var(--ink);
+  }
+
+  text {
+    font: 600 16px var(--figures);
+    fill: var(--ink);
+    text-anchor: middle;
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 4px;
+  }
+
+  .under {
+    pointer-events: none;
+  }
+
+  .legend {
+    margin-block-end: 10px;
+  }
+
+  .legend li {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    font-size: 14px;
+    padding-block: 2px;
+  }
+
+  .legend svg {
+    inline-size: 26px;
+    flex: none;
+    outline: 1px solid var(--line);
+  }
+
+  p {
+    max-inline-size: 44ch;
+    margin-block-end: 8px;
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+
+  @media (max-width: 900px) {
+    .columns {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>
