@@ -22,6 +22,7 @@ import type {
   ProposedPlace,
   PlanView,
   RackItem,
+  ReadingsTaken,
   ReferenceView,
   SawCuts,
   SentView,
@@ -346,3 +347,17 @@ export const loggerFile = (fileId: string): Promise<ImportProgress> =>
 
 export const stopLoggerFile = (fileId: string): Promise<ImportProgress> =>
   call('DELETE', `${loggerFiles}/${id(fileId)}`);
+
+/** Puts a picture under an entry of the log. */
+export const addPhoto = (jobId: string, entryKey: string, key: string, photo: Blob) =>
+  send<JobView>(`/api/jobs/${id(jobId)}/log/${id(entryKey)}/photos`, photo.type, key, photo);
+
+export const photoUrl = (photoId: string): string => `/api/photos/${id(photoId)}`;
+
+export const readingsUrl = (jobId: string): string => `/api/readings-files/${id(jobId)}.csv`;
+
+export const readReadings = (jobId: string, key: string, text: string): Promise<ReadingsTaken> =>
+  call('POST', `/api/readings-files/${id(jobId)}`, { key, body: { text } });
+
+export const surveyReportUrl = (jobId: string, working: boolean): string =>
+  `/api/survey-reports/${id(jobId)}.pdf?working=${String(working)}`;

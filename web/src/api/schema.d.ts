@@ -45,7 +45,7 @@ export interface paths {
         };
         get: operations["shelf_1"];
         put?: never;
-        post: operations["add_1"];
+        post: operations["add_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -125,7 +125,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read"];
+        post: operations["read_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -190,6 +190,22 @@ export interface paths {
         get: operations["changes"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/log/{entryKey}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["add_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -500,6 +516,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/photos/{photoId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/plan-files/levels": {
         parameters: {
             query?: never;
@@ -628,6 +660,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/readings-files/{jobId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/readings-files/{jobId}.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["write"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reference": {
         parameters: {
             query?: never;
@@ -685,6 +749,22 @@ export interface paths {
         };
         get?: never;
         put: operations["edit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/survey-reports/{jobId}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["report"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -970,6 +1050,7 @@ export interface components {
         EntryPart: {
             entry: components["schemas"]["LogForm"];
             key: string;
+            photos: string[];
         };
         FNumbers: {
             flatness?: components["schemas"]["FigureView"];
@@ -1135,6 +1216,9 @@ export interface components {
             log: components["schemas"]["LogView"][];
             /** Format: date-time */
             now: string;
+            photos: {
+                [key: string]: string[];
+            };
             /** Format: int32 */
             version: number;
             zones: components["schemas"]["ZoneView"][];
@@ -1644,6 +1728,9 @@ export interface components {
                 [key: string]: components["schemas"]["Value"];
             };
         };
+        ReadingsForm: {
+            text: string;
+        };
         ReferenceView: {
             batch: components["schemas"]["Field"][];
             crew: components["schemas"]["Field"][];
@@ -1947,6 +2034,12 @@ export interface components {
             cover?: components["schemas"]["KitCover"];
             leftover?: components["schemas"]["FigureView"];
         };
+        Taken: {
+            /** Format: int32 */
+            added: number;
+            /** Format: int32 */
+            known: number;
+        };
         Tally: {
             method: string;
             needed: components["schemas"]["FigureView"];
@@ -2133,7 +2226,7 @@ export interface operations {
             };
         };
     };
-    add_1: {
+    add_2: {
         parameters: {
             query?: never;
             header: {
@@ -2258,7 +2351,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    read_1: {
         parameters: {
             query?: {
                 copy?: boolean;
@@ -2423,6 +2516,35 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": string;
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                jobId: string;
+                entryKey: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
                 };
             };
         };
@@ -2968,6 +3090,28 @@ export interface operations {
             };
         };
     };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                photoId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     levels: {
         parameters: {
             query?: never;
@@ -3159,6 +3303,56 @@ export interface operations {
             };
         };
     };
+    read: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingsForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Taken"];
+                };
+            };
+        };
+    };
+    write: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv;charset=UTF-8": string;
+                };
+            };
+        };
+    };
     reference: {
         parameters: {
             query?: never;
@@ -3270,6 +3464,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    report: {
+        parameters: {
+            query?: {
+                working?: boolean;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
         };

@@ -67,5 +67,6 @@ export type FileOffer = Schemas['FileOffer'];
 export type ColumnMapping = Schemas['ColumnMapping'];
 export type ValueColumn = Schemas['ValueColumn'];
 export type ImportProgress = Schemas['Progress'];
+export type ReadingsTaken = Schemas['Taken'];
 export type ChoicesView = Schemas['ChoicesView'];
 export type Units = 'US' | 'METRIC';

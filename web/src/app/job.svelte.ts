@@ -1,5 +1,6 @@
 import * as api from '../api/client';
 import { ApiProblem } from '../api/client';
+import { smaller } from '../parts/picture';
 import type {
   FigureView,
   Finding,
@@ -106,6 +107,14 @@ export class JobDesk {
 
   async log(zoneId: string, key: string, form: LogForm): Promise<void> {
     await this.#take(api.log(this.#id, zoneId, key, form), 'Saved to the log');
+  }
+
+  /** Puts a picture under an entry of the log; it is made small enough to travel first. */
+  async photo(entryKey: string, file: File): Promise<void> {
+    await this.#take(
+      api.addPhoto(this.#id, entryKey, api.newKey(), await smaller(file)),
+      'Photo saved',
+    );
   }
 
   /** A stale write is answered only once the job is here as it is now, so that saving again has seen it. */

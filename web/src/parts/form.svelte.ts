@@ -7,6 +7,8 @@ import { ApiProblem, newKey, type Fault } from '../api/client';
 export class FormState {
   busy = $state(false);
   problem = $state.raw<ApiProblem | null>(null);
+  /** The key of the newest write that was taken. */
+  taken = '';
   #key = newKey();
   #content = '';
 
@@ -25,6 +27,7 @@ export class FormState {
       await write(this.#key);
       this.problem = null;
       this.#content = '';
+      this.taken = this.#key;
       return true;
     } catch (e) {
       if (!(e instanceof ApiProblem)) {

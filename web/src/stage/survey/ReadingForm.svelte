@@ -51,6 +51,7 @@
   let values = $state<Record<string, string>>({});
   let instrumentId = $state('');
   let told = $state('');
+  let picture = $state<FileList>();
   const sending = new Logging();
   /** Asked for among the values until somebody said it once. */
   const unnamed = sending.by === '';
@@ -75,6 +76,7 @@
     const last = shopInstruments.last(kind);
     instrumentId = owned.some((i) => i.id === last) ? last : '';
     told = '';
+    picture = undefined;
     wall = toWall(appClock.now, timeZone);
   }
 
@@ -117,6 +119,10 @@
     const what = `${method.title}${method.wholeFloor ? '' : ` at ${place}`}`;
     if (await sending.write(desk, zone.id, 'READING', method.id, more)) {
       shopInstruments.remember(kind, instrumentId);
+      const file = picture?.[0];
+      if (file) {
+        await desk.photo(sending.taken, file).catch(() => (told = 'The photo was not stored.'));
+      }
       const tally = zone.report.survey.tallies.find((t) => t.method === method.id);
       const left = tally?.required ? tally.needed.value - tally.taken : 0;
       const unread = marked.some((m) => !entries.some((e) => e.reading.place === m));
@@ -214,6 +220,10 @@
       bind:value={wall}
     />
     {#if !unnamed}{@render by()}{/if}
+    <label class="photo"
+      ><span>Photo</span>
+      <input type="file" accept="image/*" capture="environment" bind:files={picture} /></label
+    >
     {#if owned.length > 0}
       <ChoiceEntry
         label="Read with"
@@ -266,6 +276,13 @@
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 2px 16px;
+  }
+
+  .photo {
+    display: grid;
+    gap: 4px;
+    align-content: start;
+    font-weight: 500;
   }
 
   .device {

@@ -7,6 +7,7 @@
   import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { when } from '../../parts/time';
+  import PhotoStrip from './PhotoStrip.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -38,7 +39,14 @@
         {#each entries as entry (entry.reading.key)}
           <tr class:superseded={entry.superseded}>
             <td>{entry.reading.place}</td>
-            <td>{entry.title}</td>
+            <td
+              >{entry.title}<PhotoStrip
+                {desk}
+                {job}
+                entryKey={entry.reading.key}
+                of={entry.title}
+              /></td
+            >
             <td class="number figure">{entry.found}</td>
             <td
               >{#if entry.superseded}<small>read again since</small>{:else}<Mark

@@ -46,7 +46,7 @@
 
   const grid = $derived(shown?.grid);
   const range = $derived.by(() => {
-    const values = shown?.spots.map((s) => s.value) ?? [];
+    const values = shown?.points.map((s) => s.value) ?? [];
     const low = Math.min(...values);
     const high = Math.max(...values);
     // bands narrower than the method's own scatter would show differences that are none
@@ -148,7 +148,7 @@
           bind:this={svg}
           viewBox="0 0 {WIDTH} {drawn.height}"
           role="img"
-          aria-label="{shown.title} on {zone.report.name}: {shown.spots
+          aria-label="{shown.title} on {zone.report.name}: {shown.points
             .map((s) => `${s.name} ${s.value.toFixed(digits)}`)
             .join(', ')}; {Math.round(shown.guessed)} percent of the floor is out of reach"
           onpointermove={look}
@@ -167,7 +167,7 @@
             <path class="limit" d={limitPath} />
           </g>
           <path class="floor" d={drawn.path(outline)} />
-          {#each shown.spots as s (s.name)}
+          {#each shown.points as s (s.name)}
             <circle cx={drawn.px(s.at.x)} cy={drawn.py(s.at.y)} r="3.5" />
             <text x={drawn.px(s.at.x)} y={drawn.py(s.at.y) - 8}
               >{s.name.length > 8 ? s.name.slice(0, 7) : s.name}

@@ -14,6 +14,7 @@
   import FindingRow from './FindingRow.svelte';
   import ReadingsTable from './ReadingsTable.svelte';
   import StandingTests from './StandingTests.svelte';
+  import SurveyFiles from './SurveyFiles.svelte';
   import SurveyMaps from './SurveyMaps.svelte';
   import TestPlaces from './TestPlaces.svelte';
 
@@ -119,6 +120,7 @@
 <SurveyMaps {job} {zone} />
 {#if probed}<DryDown {job} {zone} />{/if}
 <ReadingsTable {desk} {job} {zone} />
+<SurveyFiles {desk} {job} />
 
 {#if editing}<ZoneDialog {desk} {job} {zone} onclose={() => (editing = false)} />{/if}
 

@@ -134,6 +134,18 @@ public final class App implements AutoCloseable {
         }
     }
 
+    /** A job of the demo, and its first zone. */
+    Floor demo(String name) {
+        for (JsonNode item : get("/api/jobs").body()) {
+            if (item.path("name").asString().equals(name)) {
+                String id = item.path("id").asString();
+                JsonNode zones = get("/api/jobs/" + id).body().path("zones");
+                return new Floor(id, zones.path(0).path("id").asString());
+            }
+        }
+        throw new AssertionError("no job " + name);
+    }
+
     /** What stands on the shelf as {@code slug}. */
     JsonNode sheet(String slug) {
         for (JsonNode sheet : get("/api/sheets").body()) {
@@ -221,6 +233,10 @@ public final class App implements AutoCloseable {
 
         String path() {
             return "/api/jobs/" + job;
+        }
+
+        String zonePath() {
+            return path() + "/zones/" + zone;
         }
     }
 

@@ -30,19 +30,7 @@ public class SurveyApiTest {
     }
 
     private String zone(String job) {
-        for (JsonNode item : app.get("/api/jobs").body()) {
-            if (item.path("name").asString().equals(job)) {
-                String id = item.path("id").asString();
-                String zone = app.get("/api/jobs/" + id)
-                        .body()
-                        .path("zones")
-                        .path(0)
-                        .path("id")
-                        .asString();
-                return "/api/jobs/" + id + "/zones/" + zone;
-            }
-        }
-        throw new AssertionError("no job " + job);
+        return app.demo(job).zonePath();
     }
 
     @Test
@@ -135,5 +123,125 @@ public class SurveyApiTest {
                 List.of(place("", "", "1 m", "1 m"), place("A", "B", "1 m", "1 m"), place("A", "A", "9 km", ""))) {
             assertEquals(app.post(zone + "/log", wrong).status(), 400, wrong.toString());
         }
+    }
+
+    private JsonNode report(String job) {
+        return app.get(app.demo(job).path()).body().path("zones").path(0).path("report");
+    }
+
+    private static JsonNode named(JsonNode list, String field, String value) {
+        for (JsonNode item : list) {
+            if (item.path(field).asString().equals(value)) {
+                return item;
+            }
+        }
+        throw new AssertionError("no " + value + " in " + list);
+    }
+
+    private static Map<String, Object> area(String defect, String name, Object ring) {
+        return Map.of(
+                "kind",
+                "AREA",
+                "subject",
+                defect,
+                "place",
+                name,
+                "at",
+                "2026-05-04T11:00:00Z",
+                "by",
+                "Wren",
+                "note",
+                "",
+                "values",
+                Map.of(),
+                "ring",
+                ring);
+    }
+
+    private static Map<String, Double> corner(double x, double y) {
+        return Map.of("x", x, "y", y);
+    }
+
+    /** The slab of the rope walk reads 83 to 85 %: too wet for epoxy, no question for a film that breathes, and a barrier copes. */
+    @Test
+    public void one_slab_is_judged_for_every_build_up() {
+        JsonNode candidates = report("Ropewalk extension").path("candidates");
+        assertEquals(named(candidates, "id", "epoxy-flake").path("verdict").asString(), "STOP");
+        JsonNode acrylic = named(candidates, "id", "breathable-acrylic");
+        assertEquals(acrylic.path("verdict").asString(), "HOLD");
+        assertTrue(acrylic.path("missing").toString().contains("plastic sheet"), acrylic.toString());
+        assertEquals(acrylic.path("without").asString(), "GO", acrylic.toString());
+        JsonNode shielded = named(candidates, "id", "shielded-epoxy");
+        assertEquals(shielded.path("without").asString(), "GO", shielded.toString());
+        assertEquals(shielded.path("limits").asString(), "20 lb, 99 % in the slab");
+    }
+
+    /** Two metres by one on the rope walk's 79.52 m²: 2.5 %; once proved gone it counts no more. */
+    @Test
+    public void what_is_drawn_stands_until_its_test_shows_it_gone() {
+        String zone = zone("Pottery kiln room");
+        var ring = List.of(corner(1, 1), corner(3, 1), corner(3, 2), corner(1, 2));
+        assertEquals(app.post(zone + "/log", area("OIL", "Kiln", ring)).status(), 201);
+        JsonNode drawn = report("Pottery kiln room");
+        assertEquals(drawn.path("survey").path("verdict").asString(), "STOP");
+        assertEquals(drawn.path("shares").path(0).path("share").path("value").asDouble(), 100 * 2 / (7.45 * 6.1), 1e-6);
+        mark(zone, "K", "2 m", "1.5 m");
+        var drop = new java.util.TreeMap<>(App.logForm("READING", "water-drop", "K", Map.of("drop", "soaks")));
+        drop.put("at", "2026-05-04T11:30:00Z");
+        assertEquals(app.post(zone + "/log", drop).status(), 201);
+        JsonNode gone = report("Pottery kiln room");
+        assertEquals(gone.path("survey").path("verdict").asString(), "GO");
+        assertEquals(gone.path("shares").size(), 0);
+        assertEquals(gone.path("areas").path(0).path("gone").path("place").asString(), "K");
+    }
+
+    @Test
+    public void an_area_that_cannot_be_is_refused() {
+        String zone = zone("Seed bank packing room");
+        var bow = List.of(corner(0, 0), corner(2, 2), corner(2, 0), corner(0, 2));
+        var line = List.of(corner(0, 0), corner(2, 2));
+        var away = List.of(corner(0, 0), corner(90_000, 0), corner(0, 1));
+        var square = List.of(corner(0, 0), corner(1, 0), corner(1, 1));
+        for (Map<String, Object> wrong : List.of(
+                area("OIL", "x", bow), area("OIL", "x", line), area("OIL", "x", away), area("OIL", "x", List.of()))) {
+            var answer = app.post(zone + "/log", wrong);
+            assertEquals(answer.status(), 400, wrong.toString());
+            assertEquals(answer.faultyFields(), List.of("ring"));
+        }
+        assertEquals(app.post(zone + "/log", area("GOLD", "x", square)).faultyFields(), List.of("subject"));
+        assertEquals(app.post(zone + "/log", area("OIL", "", square)).faultyFields(), List.of("place"));
+    }
+
+    @Test
+    public void a_dish_that_stands_says_when_to_come_back() {
+        JsonNode standing = report("Old tram shed café").path("standingTests");
+        assertEquals(standing.size(), 1);
+        assertEquals(standing.path(0).path("place").asString(), "D");
+        assertEquals(standing.path(0).path("from").asString(), "2026-05-06T04:00:00Z");
+        assertEquals(standing.path(0).path("until").asString(), "2026-05-06T16:00:00Z");
+        String zone = zone("Old tram shed café");
+        assertEquals(
+                app.post(zone + "/log", App.logForm("SET", "ph", "A", Map.of())).faultyFields(), List.of("subject"));
+    }
+
+    @Test
+    public void readings_are_mapped_and_it_is_said_where_nobody_knows() {
+        JsonNode maps = app.get(zone("Old tram shed café") + "/maps").body();
+        JsonNode meter = named(maps, "method", "moisture-meter");
+        assertEquals(meter.path("points").size(), 6);
+        JsonNode grid = meter.path("grid");
+        int cells = grid.path("values").size();
+        assertEquals(grid.path("supported").size(), cells);
+        assertEquals(grid.path("sigmas").size(), cells);
+        // in the cell that holds C the map says what was read there
+        int column =
+                (int) ((7.7 - grid.path("x").asDouble()) / grid.path("stepM").asDouble());
+        int row = (int) ((1.4 - grid.path("y").asDouble()) / grid.path("stepM").asDouble());
+        int at = row * grid.path("columns").asInt() + column;
+        assertEquals(grid.path("values").path(at).asDouble(), 66, 1.5);
+        assertTrue(grid.path("supported").path(at).asBoolean());
+        JsonNode bay = named(app.get(zone("Ferry line store") + "/maps").body(), "method", "ph");
+        assertTrue(bay.path("refusal").asString().contains("Nobody marked where A, B, C is"), bay.toString());
+        assertTrue(bay.path("grid").isMissingNode());
     }
 }

@@ -11,7 +11,7 @@ import openslab.server.product.SheetForm;
  * schema. It holds facts only, as they were keyed in: whoever reads it computes the rest.
  *
  * @param format always {@code open-slab-job}
- * @param formatVersion 1
+ * @param formatVersion 3
  * @param revision the job's version when it was written
  * @param sheets every sheet the zones use, by digest
  */
@@ -25,13 +25,14 @@ record JobFile(
         PlanForm plan,
         Map<String, SheetForm> sheets) {
     static final String FORMAT = "open-slab-job";
-    static final int VERSION = 2;
-    /** Files from before there was a plan are still read. */
+    static final int VERSION = 3;
+    /** Files from before there was a plan, or instruments, areas and photos, are still read. */
     static final int OLDEST = 1;
 
     record ZonePart(String id, Forms.ZoneForm facts, List<LayerPart> layers, List<EntryPart> log) {}
 
     record LayerPart(String id, String sheet, String plannedStart) {}
 
-    record EntryPart(String key, Forms.LogForm entry) {}
+    /** @param photos JPEG or PNG as base64; absent where there are none */
+    record EntryPart(String key, Forms.LogForm entry, List<String> photos) {}
 }

@@ -1,6 +1,7 @@
 package openslab.server.exchange;
 
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -23,6 +24,7 @@ import openslab.server.job.JobStore;
 import openslab.server.job.JobViews;
 import openslab.server.job.Jobs;
 import openslab.server.job.LogStore;
+import openslab.server.job.PhotoStore;
 import openslab.server.job.ZoneStore;
 import openslab.server.product.SheetForm;
 import openslab.server.product.SheetStore;
@@ -37,6 +39,7 @@ class JobFiles {
     private final JobStore store;
     private final ZoneStore zones;
     private final LogStore logs;
+    private final PhotoStore photos;
     private final PlanStore planStore;
     private final Plans plans;
     private final SheetStore sheets;
@@ -49,6 +52,7 @@ class JobFiles {
             JobStore store,
             ZoneStore zones,
             LogStore logs,
+            PhotoStore photos,
             PlanStore planStore,
             Plans plans,
             SheetStore sheets,
@@ -59,6 +63,7 @@ class JobFiles {
         this.store = store;
         this.zones = zones;
         this.logs = logs;
+        this.photos = photos;
         this.planStore = planStore;
         this.plans = plans;
         this.snapshot = snapshot;
@@ -75,6 +80,7 @@ class JobFiles {
     private JobFile readJobFile(UUID jobId) {
         var job = store.get(jobId);
         Map<String, SheetForm> used = new TreeMap<>();
+        Set<UUID> pictures = photos.of(jobId).keySet();
         var parts = new ArrayList<JobFile.ZonePart>();
         for (var zone : zones.of(jobId)) {
             zone.layers()
@@ -88,7 +94,7 @@ class JobFiles {
                                     l.digest(),
                                     l.plannedStart().map(Object::toString).orElse(null)))
                             .toList(),
-                    zone.log().stream().map(JobFiles::part).toList()));
+                    zone.log().stream().map(e -> part(e, pictures)).toList()));
         }
         var plan = planStore.get(jobId).form();
         return new JobFile(
@@ -102,7 +108,9 @@ class JobFiles {
                 used);
     }
 
-    private static JobFile.EntryPart part(LogEntry e) {
+    /** @param pictures the entries that have photos */
+    private JobFile.EntryPart part(LogEntry e, Set<UUID> pictures) {
+        UUID key = UUID.fromString(e.key());
         Map<String, String> typed = new TreeMap<>();
         e.values().forEach((field, value) -> typed.put(field, value.typed()));
         return new JobFile.EntryPart(
@@ -116,7 +124,12 @@ class JobFiles {
                         e.note(),
                         typed,
                         e.instrument().map(Forms.PapersForm::of).orElse(null),
-                        e.ring().isEmpty() ? null : e.ring()));
+                        e.ring().isEmpty() ? null : e.ring()),
+                pictures.contains(key)
+                        ? photos.ofEntry(key).stream()
+                                .map(p -> Base64.getEncoder().encodeToString(p.bytes()))
+                                .toList()
+                        : null);
     }
 
     /**
@@ -213,7 +226,20 @@ class JobFiles {
             var read =
                     at(here + ".entry", () -> Forms.read(entryKey, strike ? withSubject(form, renamed) : form, scope));
             logs.append(zoneId, read);
+            photos(here, entryKey, entry.photos());
             before.add(read.key());
+        }
+    }
+
+    private void photos(String path, UUID entryKey, List<String> encoded) {
+        for (int i = 0; encoded != null && i < encoded.size(); i++) {
+            String here = path + ".photos[" + i + "]";
+            try {
+                byte[] bytes = Base64.getDecoder().decode(required(here, encoded.get(i)));
+                photos.insert(UUID.randomUUID(), entryKey, PhotoStore.read(here, bytes));
+            } catch (IllegalArgumentException e) {
+                throw new InvalidInput(here, encoded.get(i).length() + " characters", "a picture in base64");
+            }
         }
     }
 

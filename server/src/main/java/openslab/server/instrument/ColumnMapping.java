@@ -1,6 +1,5 @@
 package openslab.server.instrument;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
@@ -97,24 +96,32 @@ record ColumnMapping(
                 .findFirst()
                 .map(Enum::name)
                 .orElse(TimeFormat.ISO.name());
-        String channel = named(columns, "channel", "sensor", "probe");
-        String quantity = named(columns, "quantity", "parameter");
-        String unit = named(columns, "unit");
-        String battery = named(columns, "batt");
         String value = named(columns, "value", "reading", "measured");
-        var values = new ArrayList<ValueColumn>();
-        if (!value.isEmpty()) {
-            values.add(new ValueColumn(value, channel.isEmpty() ? "1" : "", quantity.isEmpty() ? "SLAB_RH" : "", ""));
-        } else {
-            Set<String> taken = new HashSet<>(Arrays.asList(time, channel, quantity, unit, battery));
-            columns.stream()
-                    .filter(c -> !taken.contains(c))
+        String battery = named(columns, "batt");
+        if (value.isEmpty()) {
+            List<ValueColumn> each = columns.stream()
+                    .filter(c -> !c.equals(time) && !c.equals(battery))
                     .map(ColumnMapping::byName)
                     .filter(Objects::nonNull)
-                    .forEach(values::add);
+                    .toList();
+            return new ColumnMapping(first(time, columns), format, timeZone, "", "", "", battery, each);
         }
+        String channel = named(columns, "channel", "sensor", "probe");
+        String quantity = named(columns, "quantity", "parameter");
+        var column = new ValueColumn(value, channel.isEmpty() ? "1" : "", quantity.isEmpty() ? "SLAB_RH" : "", "");
         return new ColumnMapping(
-                time.isEmpty() ? columns.get(0) : time, format, timeZone, channel, quantity, unit, battery, values);
+                first(time, columns),
+                format,
+                timeZone,
+                channel,
+                quantity,
+                named(columns, "unit"),
+                battery,
+                List.of(column));
+    }
+
+    private static String first(String found, List<String> columns) {
+        return found.isEmpty() ? columns.get(0) : found;
     }
 
     private static ValueColumn byName(String column) {

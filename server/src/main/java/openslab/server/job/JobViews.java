@@ -39,7 +39,15 @@ public class JobViews {
 
     record LeadZone(UUID id, String name, String area, String system, List<Stratum> strata, RunningClock.Next next) {}
 
-    record JobView(UUID id, int version, Forms.JobForm facts, Instant now, List<ZoneView> zones, List<LogView> log) {}
+    /** @param photos of the log entries that have any, by the entry's key */
+    record JobView(
+            UUID id,
+            int version,
+            Forms.JobForm facts,
+            Instant now,
+            List<ZoneView> zones,
+            List<LogView> log,
+            Map<UUID, List<UUID>> photos) {}
 
     /** @param layers which sheet each layer has, and the digest of another of its slug where that is on the shelf */
     record ZoneView(UUID id, Forms.ZoneForm facts, List<LayerView> layers, ZoneReport report) {}
@@ -72,15 +80,24 @@ public class JobViews {
     private final JobStore store;
     private final ZoneStore zones;
     private final SheetStore sheets;
+    private final PhotoStore photos;
     private final Jobs jobs;
     private final Snapshot snapshot;
     private final Clock clock;
 
-    JobViews(JobStore store, ZoneStore zones, SheetStore sheets, Jobs jobs, Snapshot snapshot, Clock clock) {
+    JobViews(
+            JobStore store,
+            ZoneStore zones,
+            SheetStore sheets,
+            PhotoStore photos,
+            Jobs jobs,
+            Snapshot snapshot,
+            Clock clock) {
         this.store = store;
         this.zones = zones;
         this.snapshot = snapshot;
         this.sheets = sheets;
+        this.photos = photos;
         this.jobs = jobs;
         this.clock = clock;
     }
@@ -142,7 +159,8 @@ public class JobViews {
                 stored.stream()
                         .flatMap(z -> log(z).stream())
                         .sorted(Comparator.comparing(LogView::at).reversed())
-                        .toList());
+                        .toList(),
+                photos.of(id));
     }
 
     /** What was keyed in, as it would be keyed in again. */

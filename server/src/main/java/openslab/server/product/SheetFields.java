@@ -7,7 +7,7 @@ import openslab.core.quantity.Unit;
 /** What may stand on a sheet, and in which ranges. */
 final class SheetFields {
     private static final String ASKED = "of the floor that is to be coated; only where the sheet asks";
-    private static final String BREATHES = "left out where the film lets vapour through";
+    private static final String BREATHES = "left out only where the film lets vapour through";
     static final Field PARTS_A = Field.quantity("partsA", "Parts A", Unit.ONE, 0.01, 100, "by volume");
     static final Field PARTS_B = Field.quantity("partsB", "Parts B", Unit.ONE, 0, 100, "by volume; 0 for one part");
     static final Field DENSITY_A = density("densityA", "Density A");
@@ -38,6 +38,8 @@ final class SheetFields {
             Field.quantity("minAge", "Concrete age at least", Unit.DAY, 0, 1000, ""),
             Field.quantity("cspMin", "Profile at least (CSP)", Unit.ONE, 1, 10, ""),
             Field.quantity("cspMax", "Profile at most (CSP)", Unit.ONE, 1, 10, ""),
+            Field.yesNo("breathes", "Lets vapour through, and asks for no moisture limit")
+                    .ifWanted(),
             Field.yesNo("shields", "Keeps what lies over it from the slab's moisture")
                     .ifWanted(),
             Field.quantity("pullOff", "Pull-off at least", Unit.PSI, Unit.MEGAPASCAL, 0.1, 20, ASKED)

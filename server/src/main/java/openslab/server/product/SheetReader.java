@@ -60,6 +60,13 @@ final class SheetReader {
             ordered(limits, "cspMin", "cspMax");
             ordered(limits, "ohmsMin", "ohmsMax");
         }
+        if (!limits.isEmpty() && !isYes(limits, "breathes")) {
+            for (String moisture : List.of("mver", "slabRh")) {
+                if (!limits.containsKey(moisture)) {
+                    faults.add("limits." + moisture, null, "what the sheet says, unless its film lets vapour through");
+                }
+            }
+        }
         if (!broadcast && form.limits().isEmpty()) {
             faults.add("limits", null, "every limit of the sheet: a liquid bonds to the slab only within them");
         }
@@ -219,13 +226,17 @@ final class SheetReader {
                 v.get("minAge").base() / openslab.core.quantity.Unit.DAY.toBase(1),
                 (int) Math.round(v.get("cspMin").base()),
                 (int) Math.round(v.get("cspMax").base()),
-                v.containsKey("shields") && v.get("shields").typed().equals("yes"),
+                isYes(v, "shields"),
                 new Limits.Asks(
                         asked(v, "pullOff", 0),
                         asked(v, "ohmsMin", 0),
                         asked(v, "ohmsMax", Double.POSITIVE_INFINITY),
                         asked(v, "dcof", 0)),
                 name);
+    }
+
+    private static boolean isYes(Map<String, Value> v, String field) {
+        return v.containsKey(field) && v.get(field).typed().equals("yes");
     }
 
     private static double asked(Map<String, Value> v, String field, double ifNot) {

@@ -27,7 +27,7 @@ import org.locationtech.jts.geom.Location;
  * One method's readings spread over a zone.
  *
  * @param refusal why there is no map; empty where there is one
- * @param spots what was read where, newest at each place
+ * @param points what was read where, newest at each place
  * @param scatter by how much the method misses itself at one place: smaller differences mean nothing
  * @param limitLine where the map crosses the limit: x, y of both ends of every piece, metres
  * @param missed what the others say of a reading's place is off by this much, in words; empty without a map
@@ -39,7 +39,7 @@ public record SurveyMap(
         String title,
         String unit,
         String refusal,
-        List<MapPoint> spots,
+        List<MapPoint> points,
         double scatter,
         Optional<Grid> grid,
         Optional<Double> limit,
@@ -79,7 +79,7 @@ public record SurveyMap(
         Map<String, Corner> marked = places.stream()
                 .collect(Collectors.toMap(
                         Placement.Marked::name, Placement.Marked::at, (a, b) -> b, LinkedHashMap::new));
-        var spots = new ArrayList<MapPoint>();
+        var points = new ArrayList<MapPoint>();
         var lost = new ArrayList<String>();
         for (Reading r : survey.current(method.id())) {
             if (!method.valid(r, site) || Calibration.lapsed(r)) {
@@ -88,23 +88,23 @@ public record SurveyMap(
             Corner at = marked.get(r.place());
             if (at == null) {
                 lost.add(r.place());
-            } else if (spots.stream()
+            } else if (points.stream()
                     .noneMatch(s -> Math.hypot(s.at().x() - at.x(), s.at().y() - at.y()) < SAME_PLACE_M)) {
-                spots.add(new MapPoint(r.place(), at, mapped.value().applyAsDouble(r)));
+                points.add(new MapPoint(r.place(), at, mapped.value().applyAsDouble(r)));
             }
         }
         OptionalDouble asked = mapped.limit().apply(site);
         Optional<Double> limit = asked.isPresent() ? Optional.of(asked.getAsDouble()) : Optional.empty();
-        if (spots.size() < Kriging.LEAST_SPOTS) {
+        if (points.size() < Kriging.LEAST_SPOTS) {
             String where = lost.isEmpty() ? "" : " Nobody marked where " + String.join(", ", lost) + " is.";
             String refusal = "A map begins with three readings that count, at marked places; there "
-                    + (spots.size() == 1 ? "is 1." : "are " + spots.size() + ".") + where;
+                    + (points.size() == 1 ? "is 1." : "are " + points.size() + ".") + where;
             return new SurveyMap(
                     method.id(),
                     mapped.label(),
                     mapped.unit().symbol(),
                     refusal,
-                    spots,
+                    points,
                     mapped.repeats(),
                     Optional.empty(),
                     limit,
@@ -114,17 +114,17 @@ public record SurveyMap(
                     100,
                     0);
         }
-        return drawn(method, mapped, spots, limit, site, zone);
+        return drawn(method, mapped, points, limit, site, zone);
     }
 
     private static SurveyMap drawn(
             TestMethod method,
             Mapped mapped,
-            List<MapPoint> spots,
+            List<MapPoint> points,
             Optional<Double> limit,
             Site site,
             List<List<Corner>> zone) {
-        Kriging kriging = Kriging.of(spots);
+        Kriging kriging = Kriging.of(points);
         var outer = Shapes2D.polygon(zone.get(0));
         var box = outer.getEnvelopeInternal();
         double step = Math.sqrt(box.getArea() / CELLS);
@@ -158,7 +158,7 @@ public record SurveyMap(
                 mapped.label(),
                 mapped.unit().symbol(),
                 "",
-                spots,
+                points,
                 mapped.repeats(),
                 Optional.of(new Grid(box.getMinX(), box.getMinY(), step, columns, values, sigmas, supported)),
                 limit,
