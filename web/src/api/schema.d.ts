@@ -2011,11 +2011,11 @@ export interface components {
             missed: string;
             /** Format: double */
             over: number;
+            points: components["schemas"]["MapPoint"][];
             reach: string;
             refusal: string;
             /** Format: double */
             scatter: number;
-            spots: components["schemas"]["MapPoint"][];
             title: string;
             unit: string;
         };

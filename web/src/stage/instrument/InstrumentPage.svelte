@@ -107,7 +107,8 @@
     <table>
       <thead>
         <tr
-          ><th>channel</th><th>reason</th><th class="number">samples</th><th>from</th><th>to</th
+          ><th>channel</th><th>reason</th><th class="number">samples</th><th>from</th><th
+            class="wide">to</th
           ></tr
         >
       </thead>
@@ -118,7 +119,7 @@
             <td><b>{a.title}</b> <span>{a.because}</span></td>
             <td class="number">{a.count}</td>
             <td>{moment(a.first)}</td>
-            <td>{moment(a.last)}</td>
+            <td class="wide">{moment(a.last)}</td>
           </tr>
         {/each}
       </tbody>
@@ -225,6 +226,10 @@
   }
 
   @media (max-width: 700px) {
+    .wide {
+      display: none;
+    }
+
     td,
     th {
       padding-inline-end: 8px;

@@ -9,14 +9,16 @@
 
   let { series, timeZone }: Props = $props();
 
-  const WIDTH = 860;
   const HEIGHT = 130;
   const LEFT = 44;
   const TOP = 10;
   const BOTTOM = 20;
+  const LABEL_PX = 96;
   const DAY_MS = 86_400_000;
   /** A line is not drawn over a longer silence than this many usual steps. */
   const GAP_STEPS = 4;
+
+  let wide = $state(860);
 
   const good = $derived(
     series.recent.flatMap((s) =>
@@ -33,7 +35,7 @@
     Math.max(good.at(-1)?.at ?? 1, new Date(series.recent.at(-1)?.at ?? 0).getTime()),
   );
   const px = $derived(
-    (t: number) => LEFT + ((t - begin) / Math.max(1, end - begin)) * (WIDTH - LEFT - 10),
+    (t: number) => LEFT + ((t - begin) / Math.max(1, end - begin)) * (wide - LEFT - 10),
   );
   const py = $derived(
     (v: number) => TOP + ((high - v) / Math.max(1e-9, high - low)) * (HEIGHT - TOP - BOTTOM),
@@ -59,7 +61,7 @@
   );
   const days = $derived.by(() => {
     const first = Math.ceil(begin / DAY_MS) * DAY_MS;
-    const each = Math.max(1, Math.ceil((end - first) / DAY_MS / 7));
+    const each = Math.max(1, Math.ceil(((end - first) / DAY_MS) * (LABEL_PX / wide)));
     return Array.from(
       { length: Math.max(0, Math.floor((end - first) / (each * DAY_MS)) + 1) },
       (_, i) => first + i * each * DAY_MS,
@@ -68,7 +70,7 @@
   const digits = $derived(high - low < 1 ? 2 : high - low < 20 ? 1 : 0);
 </script>
 
-<figure>
+<figure bind:clientWidth={wide}>
   <figcaption>
     <b>{series.channel}</b>
     {series.label}{series.unit ? `, ${series.unit}` : ''}
@@ -78,7 +80,7 @@
   </figcaption>
   {#if good.length > 1}
     <svg
-      viewBox="0 0 {WIDTH} {HEIGHT}"
+      viewBox="0 0 {wide} {HEIGHT}"
       role="img"
       aria-label="{series.label} of {series.channel}, from {good[0]?.value.toFixed(digits)} to {good
         .at(-1)

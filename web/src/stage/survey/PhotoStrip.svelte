@@ -7,11 +7,12 @@
     desk: JobDesk;
     job: JobView;
     entryKey: string;
-    /** What the entry is, for whoever cannot see the picture. */
+    /** What the entry is, and where, for whoever cannot see the picture. */
     of: string;
+    at: string;
   }
 
-  let { desk, job, entryKey, of }: Props = $props();
+  let { desk, job, entryKey, of, at }: Props = $props();
 
   let problem = $state('');
   let busy = $state(false);
@@ -39,7 +40,7 @@
 <span class="strip">
   {#each photos as photo, i (photo)}
     <a href={photoUrl(photo)} target="_blank" rel="noopener"
-      ><img src={photoUrl(photo)} alt="{of}, photo {i + 1}" loading="lazy" /></a
+      ><img src={photoUrl(photo)} alt="{of} at {at}, photo {i + 1}" loading="lazy" /></a
     >
   {/each}
   <label
@@ -49,7 +50,7 @@
       capture="environment"
       disabled={busy}
       onchange={add}
-    />{busy ? 'Saving…' : 'Photo'}<span class="unseen"> of {of}</span></label
+    />{busy ? 'Saving…' : 'Photo'}<span class="unseen"> at {at}</span></label
   >
   {#if problem}<span class="fault" role="alert">{problem}</span>{/if}
 </span>

@@ -110,14 +110,14 @@
   async function save(event: SubmitEvent) {
     event.preventDefault();
     const where = method.wholeFloor ? '' : place;
-    const more = {
+    const said = {
       place: where,
       at: fromWall(wall, timeZone)?.toISOString() ?? wall,
       values: { ...values },
       ...(instrument && { instrument: instrument.form.papers }),
     };
     const what = `${method.title}${method.wholeFloor ? '' : ` at ${place}`}`;
-    if (await sending.write(desk, zone.id, 'READING', method.id, more)) {
+    if (await sending.write(desk, zone.id, 'READING', method.id, said)) {
       shopInstruments.remember(kind, instrumentId);
       const file = picture?.[0];
       if (file) {
@@ -126,9 +126,12 @@
       const tally = zone.report.survey.tallies.find((t) => t.method === method.id);
       const left = tally?.required ? tally.needed.value - tally.taken : 0;
       const unread = marked.some((m) => !entries.some((e) => e.reading.place === m));
-      onsaved(what, !method.wholeFloor && (left > 0 || (unread && method.id === 'moisture-meter')));
-      begin('');
-      await focusFirst();
+      const more = !method.wholeFloor && (left > 0 || (unread && method.id === 'moisture-meter'));
+      onsaved(what, more);
+      if (more) {
+        begin('');
+        await focusFirst();
+      }
     }
   }
 

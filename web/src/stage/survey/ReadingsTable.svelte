@@ -45,6 +45,7 @@
                 {job}
                 entryKey={entry.reading.key}
                 of={entry.title}
+                at={entry.reading.place}
               /></td
             >
             <td class="number figure">{entry.found}</td>

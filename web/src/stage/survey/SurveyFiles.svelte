@@ -40,7 +40,7 @@
   <Trouble {problem} />
   <p>
     <a href={surveyReportUrl(job.id, working)} target="_blank" rel="noopener">Survey report</a>
-    <label><input type="checkbox" bind:checked={working} /> with the working of every figure</label>
+    <label><input type="checkbox" bind:checked={working} /> and how each figure came about</label>
   </p>
   <p>
     <a href={readingsUrl(job.id)} download>Readings as CSV</a>

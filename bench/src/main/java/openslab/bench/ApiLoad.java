@@ -1,21 +1,14 @@
 package openslab.bench;
 
-import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.InputStreamReader;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Arrays;
 import java.util.Locale;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 
 /** The derived job over HTTP on loopback, at a steady rate: the budget is 40 ms, p99, at 50 requests a second. */
@@ -29,35 +22,21 @@ final class ApiLoad {
     private ApiLoad() {}
 
     static void run(Path jar) throws IOException, InterruptedException {
-        String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
-        Path data = Files.createTempDirectory("openslab-bench");
-        Process server = new ProcessBuilder(java, "-jar", jar.toString(), "--port=0", "--demo=true", "--data=" + data)
-                .redirectErrorStream(true)
-                .start();
-        try {
-            String address = addressSaidBy(server);
-            HttpClient http = HttpClient.newHttpClient();
-            String rack = get(http, address + "/api/jobs").body();
-            Matcher id = Pattern.compile("\"id\":\"([0-9a-f-]{36})\",\"name\":\"Boat-repair workshop\"")
-                    .matcher(rack);
-            if (!id.find()) {
-                throw new IllegalStateException("the demo has no boat-repair workshop: " + rack);
-            }
-            String job = address + "/api/jobs/" + id.group(1);
-            load(http, job, WARM_UP_SECONDS);
-            double[] ms = load(http, job, SECONDS);
+        try (var server = new Server(jar, "--demo=true")) {
+            String id = Server.found(
+                    "\"id\":\"([0-9a-f-]{36})\",\"name\":\"Boat-repair workshop\"", server.get("/api/jobs"));
+            String job = server.address + "/api/jobs/" + id;
+            load(server.http, job, WARM_UP_SECONDS);
+            double[] ms = load(server.http, job, SECONDS);
             System.out.printf(
                     Locale.ROOT,
                     "API, derived job (2 zones, %d B), %d requests/s for %d s on loopback: p50 %.1f ms, p99 %.1f ms, worst %.1f ms (budget p99 40 ms)%n",
-                    get(http, job).body().length(),
+                    server.get("/api/jobs/" + id).length(),
                     PER_SECOND,
                     SECONDS,
                     at(ms, 0.5),
                     at(ms, 0.99),
                     at(ms, 1));
-        } finally {
-            server.destroy();
-            server.waitFor(15, TimeUnit.SECONDS);
         }
     }
 
@@ -85,23 +64,5 @@ final class ApiLoad {
         double[] sorted =
                 IntStream.range(0, ms.length).mapToDouble(i -> ms[i]).sorted().toArray();
         return sorted[Math.min(sorted.length - 1, (int) Math.ceil(share * sorted.length) - 1)];
-    }
-
-    private static HttpResponse<String> get(HttpClient http, String address) throws IOException, InterruptedException {
-        return http.send(HttpRequest.newBuilder(URI.create(address)).build(), HttpResponse.BodyHandlers.ofString());
-    }
-
-    private static String addressSaidBy(Process process) throws IOException {
-        var out = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
-        String ready = "Open Slab is ready at ";
-        var lines = out.lines().iterator();
-        while (lines.hasNext()) {
-            String line = lines.next();
-            if (line.startsWith(ready)) {
-                return line.substring(ready.length());
-            }
-        }
-        throw new IllegalStateException("the application did not start, see "
-                + Arrays.toString(process.info().arguments().orElse(new String[0])));
     }
 }

@@ -42,6 +42,7 @@ public final class Main {
                                     : ""));
             before = median;
         }
+        LoggerImport.run(Path.of(args[0]));
         ApiLoad.run(Path.of(args[0]));
     }
 

@@ -130,7 +130,7 @@ public class ScreensTest extends OnTheDemo {
         assertThat(page.locator(".verdict")).containsText("pH at Door too high");
         page.getByRole(AriaRole.ROW)
                 .filter(new Locator.FilterOptions().setHasText("Door"))
-                .getByRole(AriaRole.BUTTON)
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Strike"))
                 .click();
         assertThat(page.locator(".verdict")).containsText("go");
     }

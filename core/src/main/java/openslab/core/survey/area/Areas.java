@@ -1,5 +1,7 @@
 package openslab.core.survey.area;
 
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
@@ -48,8 +50,10 @@ public final class Areas {
         if (method.isEmpty()) {
             return Optional.empty();
         }
+        // a reading is keyed in to the minute: one of the minute in which the area was drawn comes after it
+        Instant from = area.at().truncatedTo(ChronoUnit.MINUTES);
         List<Reading> later = survey.all(method).stream()
-                .filter(r -> r.at().isAfter(area.at()))
+                .filter(r -> !r.at().isBefore(from))
                 .filter(r -> TestMethods.of(method).wholeFloor() || inside(area, r, places))
                 .toList();
         // the newest at each place inside it has to show it gone
