@@ -46,7 +46,10 @@
 
   const grid = $derived(shown?.grid);
   const range = $derived.by(() => {
-    const values = shown?.points.map((s) => s.value) ?? [];
+    const read = shown?.points.map((s) => s.value) ?? [];
+    // a grid of heights names no single reading
+    const values =
+      read.length > 0 ? read : (grid?.values.filter((_, i) => grid.supported[i]) ?? []);
     const low = Math.min(...values);
     const high = Math.max(...values);
     // bands narrower than the method's own scatter would show differences that are none

@@ -240,6 +240,10 @@ public class SurveyApiTest {
         int at = row * grid.path("columns").asInt() + column;
         assertEquals(grid.path("values").path(at).asDouble(), 66, 1.5);
         assertTrue(grid.path("supported").path(at).asBoolean());
+        // the workshop's heights were read over its whole plan
+        JsonNode level = named(app.get(zone("Boat-repair workshop") + "/maps").body(), "method", "levels");
+        assertEquals(level.path("unit").asString(), "in");
+        assertTrue(level.path("guessed").asDouble() < 100, level.path("guessed").toString());
         JsonNode bay = named(app.get(zone("Ferry line store") + "/maps").body(), "method", "ph");
         assertTrue(bay.path("refusal").asString().contains("Nobody marked where A, B, C is"), bay.toString());
         assertTrue(bay.path("grid").isMissingNode());

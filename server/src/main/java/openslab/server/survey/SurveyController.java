@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.DrawnLine;
+import openslab.core.floor.plan.RoomPlan;
 import openslab.core.floor.plan.Shapes2D;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneReport;
@@ -16,6 +18,7 @@ import openslab.core.survey.Site;
 import openslab.core.survey.TestMethods;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.dry.DryDown;
+import openslab.core.survey.map.LevelMap;
 import openslab.core.survey.map.SurveyMap;
 import openslab.core.survey.method.InSlabHumidity;
 import openslab.core.survey.place.Placement;
@@ -69,11 +72,16 @@ class SurveyController {
         return Placement.propose(zone.shape().rings(), lines(job, zoneId), damp, zone.places(), count, nearWall);
     }
 
-    /** Joints and cracks of the rooms that the zone is in. */
-    private List<List<Corner>> lines(JobStore.StoredJob job, UUID zoneId) {
+    /** The rooms that the zone is in. */
+    private Stream<RoomPlan> roomsOf(JobStore.StoredJob job, UUID zoneId) {
         Optional<String> id = Optional.of(zoneId.toString());
         return plans.report(job.id(), job.facts().units()).rooms().stream()
-                .filter(r -> r.pieces().stream().anyMatch(p -> p.zoneId().equals(id)))
+                .filter(r -> r.pieces().stream().anyMatch(p -> p.zoneId().equals(id)));
+    }
+
+    /** Joints and cracks of the rooms that the zone is in. */
+    private List<List<Corner>> lines(JobStore.StoredJob job, UUID zoneId) {
+        return roomsOf(job, zoneId)
                 .flatMap(r -> r.lines().stream())
                 .filter(l -> l.kind().isBreak())
                 .map(DrawnLine::points)
@@ -85,11 +93,16 @@ class SurveyController {
     List<SurveyMap> maps(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
         JobStore.StoredJob job = store.get(jobId);
         ZoneFacts zone = jobs.facts(job, zones.get(jobId, zoneId));
-        return SurveyMap.of(
-                zone.survey(),
-                site(job, jobs.report(job, zone), zone),
-                zone.shape().rings(),
-                zone.places());
+        List<List<Corner>> floor = zone.shape().rings();
+        List<SurveyMap> read =
+                SurveyMap.of(zone.survey(), site(job, jobs.report(job, zone), zone), floor, zone.places());
+        var units = job.facts().units();
+        List<String> rooms = roomsOf(job, zoneId).map(RoomPlan::id).toList();
+        Stream<SurveyMap> levels = plans.plan(job.id(), units).rooms().stream()
+                .filter(room -> rooms.contains(room.id()))
+                .flatMap(room -> room.levels().stream())
+                .map(l -> LevelMap.of(l.heights(), floor, units));
+        return Stream.concat(read.stream(), levels).toList();
     }
 
     /** @throws InvalidInput where no layer with limits was chosen */

@@ -9,7 +9,6 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.level.Heights;
-import openslab.core.floor.plan.Shapes2D;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Show;
 import openslab.core.survey.Reading;
@@ -19,15 +18,12 @@ import openslab.core.survey.TestMethod;
 import openslab.core.survey.TestMethods;
 import openslab.core.survey.instrument.Calibration;
 import openslab.core.survey.place.Placement;
-import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
-import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Location;
 
 /**
  * One method's readings spread over a zone.
  *
  * @param refusal why there is no map; empty where there is one
- * @param points what was read where, newest at each place
+ * @param points what was read where, newest at each place; none where there are too many to name
  * @param scatter by how much the method misses itself at one place: smaller differences mean nothing
  * @param limitLine where the map crosses the limit: x, y of both ends of every piece, metres
  * @param missed what the others say of a reading's place is off by this much, in words; empty without a map
@@ -61,9 +57,7 @@ public record SurveyMap(
     public record Grid(
             double x, double y, double stepM, int columns, double[] values, double[] sigmas, boolean[] supported) {}
 
-    private static final int CELLS = 3600;
     private static final double SAME_PLACE_M = 0.05;
-    private static final double ROUNDED = 1000;
 
     /** A map of every method that can be drawn and of which there is a reading. */
     public static List<SurveyMap> of(Survey survey, Site site, List<List<Corner>> zone, List<Placement.Marked> places) {
@@ -125,34 +119,10 @@ public record SurveyMap(
             Site site,
             List<List<Corner>> zone) {
         Kriging kriging = Kriging.of(points);
-        var outer = Shapes2D.polygon(zone.get(0));
-        var box = outer.getEnvelopeInternal();
-        double step = Math.sqrt(box.getArea() / CELLS);
-        int columns = (int) Math.ceil(box.getWidth() / step) + 1;
-        int rows = (int) Math.ceil(box.getHeight() / step) + 1;
-        double[] values = new double[rows * columns];
-        double[] sigmas = new double[rows * columns];
-        boolean[] supported = new boolean[rows * columns];
-        var within = new IndexedPointInAreaLocator(outer);
-        int inside = 0;
-        int guessed = 0;
-        int over = 0;
-        for (int i = 0; i < values.length; i++) {
-            var at = new Corner(box.getMinX() + (i % columns + 0.5) * step, box.getMinY() + (i / columns + 0.5) * step);
+        Cells cells = Cells.over(zone, at -> {
             Kriging.Guess guess = kriging.at(at);
-            values[i] = rounded(guess.value());
-            sigmas[i] = rounded(Math.hypot(guess.sigma(), mapped.repeats()));
-            supported[i] = kriging.supports(at);
-            if (within.locate(new Coordinate(at.x(), at.y())) == Location.INTERIOR) {
-                inside++;
-                guessed += supported[i] ? 0 : 1;
-                over += supported[i] && limit.isPresent() && guess.value() > limit.get() ? 1 : 0;
-            }
-        }
-        var origin = new Corner(box.getMinX() + step / 2, box.getMinY() + step / 2);
-        double[] line = limit.isPresent() && limit.get() > 0
-                ? limitLine(new Heights(origin, step, columns, values), limit.get())
-                : new double[0];
+            return new Cells.Value(guess.value(), Math.hypot(guess.sigma(), mapped.repeats()), kriging.supports(at));
+        });
         return new SurveyMap(
                 method.id(),
                 mapped.label(),
@@ -160,25 +130,23 @@ public record SurveyMap(
                 "",
                 points,
                 mapped.repeats(),
-                Optional.of(new Grid(box.getMinX(), box.getMinY(), step, columns, values, sigmas, supported)),
+                Optional.of(cells.grid()),
                 limit,
-                line,
+                limit.filter(l -> l > 0).map(l -> limitLine(cells.grid(), l)).orElse(new double[0]),
                 Show.in(site.units(), Dimension.LENGTH, kriging.reachM()),
                 Show.in(mapped.unit(), kriging.leaveOneOut()),
-                inside == 0 ? 100 : 100.0 * guessed / inside,
-                inside == guessed ? 0 : 100.0 * over / (inside - guessed));
+                cells.guessed(),
+                limit.map(cells::over).orElse(0.0));
     }
 
     /** Lines of every multiple of the limit are found, and the first is the limit's own. */
-    private static double[] limitLine(Heights grid, double limit) {
-        return grid.contours(limit).stream()
-                .filter(c -> Math.abs(c.heightM() - limit) < 1e-9 * limit)
-                .findFirst()
-                .map(Heights.Contour::xyM)
-                .orElse(new double[0]);
-    }
-
-    private static double rounded(double value) {
-        return Math.round(value * ROUNDED) / ROUNDED;
+    private static double[] limitLine(Grid grid, double limit) {
+        var origin = new Corner(grid.x() + grid.stepM() / 2, grid.y() + grid.stepM() / 2);
+        return new Heights(origin, grid.stepM(), grid.columns(), grid.values())
+                .contours(limit).stream()
+                        .filter(c -> Math.abs(c.heightM() - limit) < 1e-9 * limit)
+                        .findFirst()
+                        .map(Heights.Contour::xyM)
+                        .orElse(new double[0]);
     }
 }
