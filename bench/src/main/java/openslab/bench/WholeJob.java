@@ -3,8 +3,11 @@ package openslab.bench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import openslab.core.Stories;
+import openslab.core.buildup.Candidate;
 import openslab.core.floor.Ell;
+import openslab.core.job.LayerChoice;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneReport;
 import openslab.core.quantity.UnitSystem;
@@ -23,6 +26,15 @@ public class WholeJob {
     private static final int ZONES = 20;
     private static final int READINGS = 25;
 
+    /** As many as ship, each of three sheets with limits. */
+    private static final List<Candidate> CANDIDATES = Stream.of("a", "b", "c", "d")
+            .map(id -> new Candidate(
+                    id,
+                    id,
+                    "",
+                    Stories.epoxyWithFlake().stream().map(LayerChoice::sheet).toList()))
+            .toList();
+
     private final List<ZoneFacts> zones = new ArrayList<>();
 
     public WholeJob() {
@@ -39,7 +51,7 @@ public class WholeJob {
     @Benchmark
     public List<ZoneReport> twentyZonesFiveHundredReadings() {
         return zones.stream()
-                .map(z -> ZoneReport.of(z, List.of(), UnitSystem.US, Stories.WHERE, Stories.moment(30)))
+                .map(z -> ZoneReport.of(z, CANDIDATES, UnitSystem.US, Stories.WHERE, Stories.moment(30)))
                 .toList();
     }
 }

@@ -35,8 +35,6 @@ public class Shots {
             shoot(page, "mix");
             hands.climbTo("Clear coat");
             shoot(page, "clocks");
-            page.keyboard().press("l");
-            shoot(page, "logbook");
             page.keyboard().press("p");
             page.getByLabel("Corner B: arrows move it").waitFor();
             shoot(page, "plan");
@@ -54,6 +52,15 @@ public class Shots {
             page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dry-down"))
                     .evaluate("h => h.scrollIntoView()");
             shoot(page, "dry-down");
+            job(app, page, "Old tram shed");
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Maps"))
+                    .evaluate("h => h.scrollIntoView()");
+            hands.press("Vapour emission");
+            shoot(page, "map");
+            page.navigate(app.address + "/#/instruments");
+            page.getByText("Logger 4").click();
+            page.getByText("673 samples").first().waitFor();
+            shoot(page, "instrument");
             job(app, page, "Ferry line");
             hands.climbTo("Preparation");
             shoot(page, "preparation");
