@@ -1,4 +1,5 @@
 import type {
+  CandidateReport,
   ChoicesView,
   Collected,
   ColumnMapping,
@@ -361,3 +362,7 @@ export const readReadings = (jobId: string, key: string, text: string): Promise<
 
 export const surveyReportUrl = (jobId: string, working: boolean): string =>
   `/api/survey-reports/${id(jobId)}.pdf?working=${String(working)}`;
+
+/** What the floor of a zone means for every build-up that might go on it. */
+export const candidates = (jobId: string, zoneId: string): Promise<CandidateReport[]> =>
+  call('GET', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/candidates`);

@@ -340,6 +340,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/zones/{zoneId}/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["candidates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/zones/{zoneId}/dry-down": {
         parameters: {
             query?: never;
@@ -961,7 +977,7 @@ export interface components {
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "DUSTING" | "HOLLOW" | "DAMP";
+            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "ANTIQUE" | "FAILED_OVERLAY" | "WORN" | "DUSTING" | "HOLLOW" | "DAMP";
             key: string;
             name: string;
             ring: components["schemas"]["Corner"][];
@@ -1743,6 +1759,7 @@ export interface components {
             shapes: {
                 [key: string]: components["schemas"]["Field"][];
             };
+            siteLimits: components["schemas"]["Named"][];
             slab: components["schemas"]["Field"];
             substrates: components["schemas"]["Named"][];
             testGroups: components["schemas"]["Named"][];
@@ -1867,7 +1884,7 @@ export interface components {
         };
         Share: {
             /** @enum {string} */
-            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "DUSTING" | "HOLLOW" | "DAMP";
+            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "ANTIQUE" | "FAILED_OVERLAY" | "WORN" | "DUSTING" | "HOLLOW" | "DAMP";
             label: string;
             share: components["schemas"]["FigureView"];
         };
@@ -2102,6 +2119,7 @@ export interface components {
         ZoneForm: {
             dust: boolean;
             exposure: string;
+            limits: string[];
             name: string;
             settings: {
                 [key: string]: string;
@@ -2123,7 +2141,6 @@ export interface components {
         ZoneReport: {
             area: components["schemas"]["FigureView"];
             areas: components["schemas"]["Judged"][];
-            candidates: components["schemas"]["CandidateReport"][];
             clocks: components["schemas"]["RunningClock"][];
             id: string;
             layers: components["schemas"]["LayerReport"][];
@@ -2791,6 +2808,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["JobView"];
+                };
+            };
+        };
+    };
+    candidates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CandidateReport"][];
                 };
             };
         };

@@ -38,6 +38,7 @@
       exposure: like?.exposure ?? 'INDOORS',
       dust: like?.dust ?? true,
       washWater: like?.washWater ?? true,
+      limits: like?.limits ?? [],
       settings: like?.settings ?? {
         pace: desk.units === 'US' ? '11 ft²/min' : '1 m²/min',
         share: '80 %',

@@ -357,12 +357,4 @@
     font-size: 14px;
     margin-block-start: 6px;
   }
-
-  .unseen {
-    position: absolute;
-    inline-size: 1px;
-    block-size: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-  }
 </style>

@@ -31,6 +31,7 @@
     exposure: 'INDOORS',
     dust: true,
     washWater: true,
+    limits: [],
     settings: {
       pace: job.facts.units === 'US' ? '11 ft²/min' : '1 m²/min',
       share: '80 %',
@@ -161,6 +162,12 @@
         <label
           ><input type="checkbox" bind:checked={draft.washWater} /> Wash water is allowed here</label
         >
+        {#each known.view?.siteLimits ?? [] as limit (limit.id)}
+          <label
+            ><input type="checkbox" value={limit.id} bind:group={draft.limits} />
+            {limit.label}</label
+          >
+        {/each}
       </div>
       {#each known.view?.crew ?? [] as field (field.id)}
         <FieldEntry

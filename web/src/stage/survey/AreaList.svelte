@@ -107,12 +107,4 @@
     grid-row: 1 / 3;
     grid-column: 2;
   }
-
-  .unseen {
-    position: absolute;
-    inline-size: 1px;
-    block-size: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-  }
 </style>

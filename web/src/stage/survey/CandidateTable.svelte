@@ -1,12 +1,26 @@
 <script lang="ts">
-  import type { CandidateReport } from '../../api/types';
+  import { ApiProblem, candidates } from '../../api/client';
+  import type { CandidateReport, JobView, ZoneView } from '../../api/types';
   import Mark from '../../parts/Mark.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
 
   interface Props {
-    candidates: readonly CandidateReport[];
+    job: JobView;
+    zone: ZoneView;
   }
 
-  let { candidates }: Props = $props();
+  let { job, zone }: Props = $props();
+
+  let told = $state.raw<readonly CandidateReport[]>([]);
+  let problem = $state.raw<ApiProblem | null>(null);
+
+  $effect(() => {
+    // asked anew with every new answer of the job: whatever it says may change every one of them
+    candidates(job.id, zone.id).then(
+      (t) => (told = t),
+      (e: unknown) => (problem = e instanceof ApiProblem ? e : new ApiProblem(0, {})),
+    );
+  });
 
   const list = (tests: readonly string[]) =>
     tests.length < 2
@@ -27,8 +41,9 @@
 
 <section aria-labelledby="candidates-head">
   <h2 id="candidates-head">What could go on this floor</h2>
+  <Trouble {problem} />
   <ul>
-    {#each candidates as c (c.id)}
+    {#each told as c (c.id)}
       <li>
         <Mark mark={c.verdict} />
         <div>

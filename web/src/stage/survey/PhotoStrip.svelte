@@ -95,12 +95,4 @@
     color: var(--stop);
     font-size: 13px;
   }
-
-  .unseen {
-    position: absolute;
-    inline-size: 1px;
-    block-size: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-  }
 </style>

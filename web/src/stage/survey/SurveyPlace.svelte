@@ -116,7 +116,7 @@
   </section>
 </div>
 
-<CandidateTable candidates={report.candidates} />
+<CandidateTable {job} {zone} />
 <SurveyMaps {job} {zone} />
 {#if probed}<DryDown {job} {zone} />{/if}
 <ReadingsTable {desk} {job} {zone} />

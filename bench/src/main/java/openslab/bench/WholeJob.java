@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import openslab.core.Stories;
 import openslab.core.buildup.Candidate;
 import openslab.core.floor.Ell;
+import openslab.core.job.CandidateReport;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneReport;
@@ -49,9 +50,11 @@ public class WholeJob {
     }
 
     @Benchmark
-    public List<ZoneReport> twentyZonesFiveHundredReadings() {
+    public List<Object> twentyZonesFiveHundredReadings() {
         return zones.stream()
-                .map(z -> ZoneReport.of(z, CANDIDATES, UnitSystem.US, Stories.WHERE, Stories.moment(30)))
+                .flatMap(z -> Stream.of(
+                        ZoneReport.of(z, UnitSystem.US, Stories.WHERE, Stories.moment(30)),
+                        CandidateReport.of(CANDIDATES, z, UnitSystem.US, Stories.moment(30))))
                 .toList();
     }
 }

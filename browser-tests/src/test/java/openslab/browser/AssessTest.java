@@ -176,8 +176,7 @@ public class AssessTest extends OnTheDemo {
         Locator candidates = section(page, "What could go on this floor");
         assertThat(candidates.getByRole(AriaRole.LISTITEM)).hasCount(4);
         assertThat(candidates.getByRole(AriaRole.LISTITEM).first()).containsText("hold");
-        assertThat(candidates.getByRole(AriaRole.LISTITEM).first())
-                .containsText("2 more plastic sheet would settle it");
+        assertThat(candidates.getByRole(AriaRole.LISTITEM).first()).containsText("plastic sheet (2) would settle it");
         assertThat(candidates.getByRole(AriaRole.LISTITEM).nth(2)).containsText("go");
     }
 

@@ -4,10 +4,14 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import openslab.core.floor.Substrate;
 import openslab.core.job.Mark;
 import openslab.core.job.PrepReport.GateState;
@@ -17,11 +21,14 @@ import openslab.core.prep.PrepMethod;
 import openslab.core.prep.PrepMethods;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
+import openslab.core.prep.SiteLimit;
 import openslab.core.prep.SiteLimits;
+import openslab.core.prep.Step;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.area.Defect;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -42,28 +49,45 @@ public class PrepTest {
         return Cases.read("prep.csv");
     }
 
-    private static PrepPlan plan(Cases c) {
-        var condition = new Condition(
-                seen(c, "sealer"),
-                seen(c, "oil"),
-                seen(c, "coating"),
-                seen(c, "dusting"),
-                seen(c, "hollow"),
-                seen(c, "beads"),
-                c.yes("unsampled"));
-        var need = new ProfileNeed(c.whole("csp_min"), c.whole("csp_max"), Source.ours("test"));
-        return PrepPlan.choose(condition, need, new SiteLimits(c.yes("dust"), c.yes("wash")));
+    private static Condition condition(Cases c) {
+        Set<Defect> found = words(c, "found").map(Defect::valueOf).collect(Collectors.toSet());
+        Optional<Boolean> beads = c.text("beads").equals("?")
+                ? Optional.empty()
+                : Optional.of(c.text("beads").equals("yes"));
+        return new Condition(
+                Substrate.valueOf(c.text("substrate")),
+                found,
+                beads,
+                Optional.empty(),
+                c.text("walked").equals("yes"),
+                c.text("unsampled").equals("yes"));
     }
 
-    private static Optional<Boolean> seen(Cases c, String column) {
-        return c.text(column).equals("?")
-                ? Optional.empty()
-                : Optional.of(c.text(column).equals("yes"));
+    private static Stream<String> words(Cases c, String column) {
+        return Arrays.stream(c.text(column).split(" ")).filter(w -> !w.isEmpty());
+    }
+
+    private static ProfileNeed need(Cases c) {
+        return new ProfileNeed(c.whole("csp_min"), c.whole("csp_max"), Source.ours("test"));
+    }
+
+    private static PrepPlan plan(Cases c) {
+        Set<SiteLimit> limits = words(c, "limits").map(SiteLimit::valueOf).collect(Collectors.toSet());
+        var site = new SiteLimits(c.text("dust").equals("yes"), c.text("wash").equals("yes"), limits);
+        return PrepPlan.choose(condition(c), need(c), site);
     }
 
     @Test(dataProvider = "floors")
     public void the_floor_decides_the_method(Cases c) {
-        assertEquals(plan(c).method().map(PrepMethod::id).orElse("none"), c.text("method"));
+        PrepPlan plan = plan(c);
+        assertEquals(
+                plan.method().map(PrepMethod::id).orElse("none"),
+                c.text("method"),
+                plan.refused().toString());
+        Set<String> refused =
+                plan.refused().stream().map(PrepPlan.Refused::method).collect(Collectors.toSet());
+        words(c, "refused").forEach(m -> assertTrue(refused.contains(m), m + " was not refused"));
+        assertFalse(c.text("source").isBlank());
     }
 
     @Test(dataProvider = "floors")
@@ -154,5 +178,111 @@ public class PrepTest {
         var steps = new Stories().surveyed().at(2).prep().steps();
         assertTrue(steps.stream()
                 .anyMatch(s -> s.title().contains("Grind") && s.caution().contains("Silica")));
+    }
+
+    private static final int TRIALS = 4000;
+
+    /** Whatever a survey finds, wherever it is: the plan is whole, or says why there is none. */
+    @Test
+    public void no_survey_leaves_a_plan_half_made() {
+        var random = new Random(11);
+        int chosen = 0;
+        for (int i = 0; i < TRIALS; i++) {
+            Condition condition = condition(random);
+            int min = 1 + random.nextInt(6);
+            var need = new ProfileNeed(min, Math.min(10, min + 1 + random.nextInt(4)), Source.ours("test"));
+            var site = site(random);
+            PrepPlan plan = PrepPlan.choose(condition, need, site);
+            String which = condition + " " + need.text() + " " + site;
+            plan.refused().forEach(r -> assertFalse(r.reasons().isEmpty(), which));
+            assertEquals(plan.refused().size() + (plan.method().isPresent() ? 1 : 0), PrepMethods.ALL.size(), which);
+            if (plan.method().isEmpty()) {
+                assertTrue(plan.steps().isEmpty() && plan.because().contains("refused"), which);
+                continue;
+            }
+            chosen++;
+            PrepMethod method = plan.method().get();
+            PrepMethod.About about = method.about();
+            assertFalse(condition.unsampled(), which);
+            assertFalse(plan.gates().isEmpty(), which);
+            assertTrue(about.substrates().contains(condition.substrate()), which);
+            if (method.id().equals("etch")) {
+                assertFalse(condition.beads().orElse(true), which);
+                assertTrue(
+                        condition.found().stream()
+                                .allMatch(d -> d == Defect.EFFLORESCENCE || PrepMethod.LEFT.contains(d)),
+                        which);
+            }
+            if (about.profileTo() > 0) {
+                assertTrue(about.profileTo() >= need.min() && about.profileFrom() <= need.max(), which);
+                assertTrue(plan.gates().stream().anyMatch(g -> g.id().equals("profile")), which);
+            }
+            if (!method.looksAgain()) {
+                assertTrue(
+                        condition.found().stream()
+                                .allMatch(d -> about.removes().contains(d) || PrepMethod.LEFT.contains(d)),
+                        which);
+            }
+            // only a floor that nobody looked at is looked at whatever the place allows
+            if (condition.known()) {
+                site.also()
+                        .forEach(limit -> assertTrue(
+                                limit.forbids().stream().noneMatch(about.demands()::contains), which + " " + limit));
+            }
+        }
+        System.out.println(
+                "preparation of " + TRIALS + " random floors: " + chosen + " have a method, the rest say why not");
+        assertTrue(chosen > TRIALS / 10 && chosen < TRIALS, "chosen " + chosen);
+    }
+
+    private static Condition condition(Random random) {
+        Set<Defect> found = new HashSet<>();
+        for (Defect defect : Defect.values()) {
+            if (random.nextInt(9) == 0) {
+                found.add(defect);
+            }
+        }
+        Substrate[] all = Substrate.values();
+        return new Condition(
+                random.nextBoolean() ? Substrate.BARE_CONCRETE : all[random.nextInt(all.length)],
+                found,
+                random.nextInt(5) == 0 ? Optional.empty() : Optional.of(random.nextInt(3) == 0),
+                random.nextBoolean() ? Optional.empty() : Optional.of(1.0 + random.nextInt(4)),
+                random.nextInt(6) != 0,
+                random.nextInt(6) == 0);
+    }
+
+    private static SiteLimits site(Random random) {
+        Set<SiteLimit> limits = new HashSet<>();
+        for (SiteLimit limit : SiteLimit.values()) {
+            if (random.nextInt(6) == 0) {
+                limits.add(limit);
+            }
+        }
+        return new SiteLimits(random.nextInt(3) != 0, random.nextInt(3) != 0, limits);
+    }
+
+    /** Each method of the table says which steps prove gone what it claims to remove. */
+    @Test
+    public void every_method_is_told_apart_and_complete() {
+        var ids = new HashSet<String>();
+        for (PrepMethod method : PrepMethods.ALL) {
+            assertTrue(ids.add(method.id()), method.id());
+            PrepMethod.About about = method.about();
+            assertFalse(about.substrates().isEmpty() || about.removes().isEmpty(), method.id());
+            Condition any = new Condition(
+                    about.substrates().iterator().next(),
+                    about.removes(),
+                    Optional.of(false),
+                    Optional.empty(),
+                    true,
+                    false);
+            List<Step> steps = method.steps(any, new ProfileNeed(1, 3, Source.ours("test")));
+            assertTrue(
+                    steps.size() >= 4 && steps.stream().anyMatch(s -> s.gate().isPresent()), method.id());
+            assertFalse(method.because(any, new ProfileNeed(1, 3, Source.ours("test")))
+                    .isBlank());
+            steps.forEach(s -> assertFalse(s.why().isBlank() || s.does().isBlank(), s.title()));
+        }
     }
 }

@@ -249,7 +249,7 @@ public final class Stories {
 
     /** What follows {@code hours} after the start. */
     public ZoneReport at(double hours) {
-        return ZoneReport.of(facts(), List.of(), UnitSystem.METRIC, WHERE, moment(hours));
+        return ZoneReport.of(facts(), UnitSystem.METRIC, WHERE, moment(hours));
     }
 
     public static Instant moment(double hours) {

@@ -47,15 +47,15 @@ public class StoryTest {
     @Test
     public void the_same_facts_at_the_same_moment_give_the_same_report() {
         var facts = ready().coat(PRIMER, "primer").facts();
-        var once = ZoneReport.of(facts, List.of(), UnitSystem.US, Stories.WHERE, Stories.moment(20));
-        assertEquals(ZoneReport.of(facts, List.of(), UnitSystem.US, Stories.WHERE, Stories.moment(20)), once);
+        var once = ZoneReport.of(facts, UnitSystem.US, Stories.WHERE, Stories.moment(20));
+        assertEquals(ZoneReport.of(facts, UnitSystem.US, Stories.WHERE, Stories.moment(20)), once);
     }
 
     @Test
     public void units_change_what_is_read_and_never_what_is_so() {
         var facts = ready().coat(PRIMER, "primer").facts();
-        var us = ZoneReport.of(facts, List.of(), UnitSystem.US, Stories.WHERE, Stories.moment(12));
-        var metric = ZoneReport.of(facts, List.of(), UnitSystem.METRIC, Stories.WHERE, Stories.moment(12));
+        var us = ZoneReport.of(facts, UnitSystem.US, Stories.WHERE, Stories.moment(12));
+        var metric = ZoneReport.of(facts, UnitSystem.METRIC, Stories.WHERE, Stories.moment(12));
         assertEquals(us.survey().verdict(), metric.survey().verdict());
         assertEquals(us.area().base(), metric.area().base());
         assertEquals(us.clocks(), metric.clocks());
@@ -84,7 +84,7 @@ public class StoryTest {
                     facts.planSlabC(),
                     facts.layers(),
                     some);
-            var judged = ZoneReport.of(partial, List.of(), UnitSystem.US, Stories.WHERE, Stories.moment(2))
+            var judged = ZoneReport.of(partial, UnitSystem.US, Stories.WHERE, Stories.moment(2))
                     .survey();
             assertEquals(judged.verdict(), Verdict.HOLD, some.size() + " of " + full.size() + " readings");
         }

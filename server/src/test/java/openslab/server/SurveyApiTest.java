@@ -165,7 +165,8 @@ public class SurveyApiTest {
     /** The slab of the rope walk reads 83 to 85 %: too wet for epoxy, no question for a film that breathes, and a barrier copes. */
     @Test
     public void one_slab_is_judged_for_every_build_up() {
-        JsonNode candidates = report("Ropewalk extension").path("candidates");
+        JsonNode candidates =
+                app.get(zone("Ropewalk extension") + "/candidates").body();
         assertEquals(named(candidates, "id", "epoxy-flake").path("verdict").asString(), "STOP");
         JsonNode acrylic = named(candidates, "id", "breathable-acrylic");
         assertEquals(acrylic.path("verdict").asString(), "HOLD");

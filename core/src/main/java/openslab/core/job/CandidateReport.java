@@ -1,5 +1,6 @@
 package openslab.core.job;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.buildup.BuildUp;
@@ -16,7 +17,7 @@ import openslab.core.survey.Verdict;
  * What the same floor means for one build-up that might go on it.
  *
  * @param limits what it asks of the slab's moisture, in words
- * @param missing the tests it still asks for, each with how many
+ * @param missing the tests it still asks for, each with how many: "pull-off (3)"
  * @param without the word if every missing test came out well: what is measured already stays as it is
  */
 public record CandidateReport(
@@ -29,19 +30,19 @@ public record CandidateReport(
         List<String> missing,
         Verdict without) {
 
-    /** @param site what the zone is judged against, whatever its limits */
-    static List<CandidateReport> of(
-            List<Candidate> candidates, Survey survey, Site site, List<Finding> besides, UnitSystem system) {
+    /** Each candidate that sets limits, in the order given. */
+    public static List<CandidateReport> of(List<Candidate> candidates, ZoneFacts zone, UnitSystem system, Instant now) {
+        double areaM2 = zone.shape().area(system).base();
+        List<Finding> besides = ZoneReport.findings(zone);
         return candidates.stream()
-                .flatMap(
-                        c -> BuildUp.of(c.sheets(), system).limits().map(l -> of(c, l, survey, site, besides)).stream())
+                .flatMap(c -> BuildUp.of(c.sheets(), system).limits().stream()
+                        .map(l -> new Site(l, zone.substrate(), areaM2, system, now))
+                        .map(site -> of(c, zone.survey(), site, besides)))
                 .toList();
     }
 
-    private static CandidateReport of(
-            Candidate candidate, Limits limits, Survey survey, Site site, List<Finding> besides) {
-        Site own = new Site(limits, site.substrate(), site.areaM2(), site.units(), site.now());
-        Survey.Judgement judged = survey.judge(own, besides);
+    private static CandidateReport of(Candidate candidate, Survey survey, Site site, List<Finding> besides) {
+        Survey.Judgement judged = survey.judge(site, besides);
         List<String> missing = judged.tallies().stream()
                 .filter(t -> t.required() && t.taken() < t.needed().value())
                 .map(t -> more(t, (int) t.needed().value() - t.taken()))
@@ -56,13 +57,13 @@ public record CandidateReport(
                 candidate.note(),
                 judged.verdict(),
                 judged.summary(),
-                words(limits),
+                words(site.limits()),
                 missing,
                 measured.isEmpty() ? Verdict.GO : Verdict.worst(measured));
     }
 
     private static String more(Survey.Tally tally, int n) {
-        return n + " more " + Show.lower(tally.title());
+        return Show.lower(tally.title()) + " (" + n + ")";
     }
 
     private static String words(Limits limits) {

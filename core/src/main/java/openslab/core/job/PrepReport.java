@@ -110,8 +110,7 @@ public record PrepReport(
             return Mark.HOLD;
         }
         if (!states.isEmpty() && states.stream().allMatch(s -> s == GateState.PASSED)) {
-            boolean opened = !plan.method().get().id().equals("clean-and-test");
-            return opened ? Mark.DONE : Mark.HOLD;
+            return plan.method().get().looksAgain() ? Mark.HOLD : Mark.DONE;
         }
         return states.contains(GateState.PASSED) ? Mark.IN_HAND : Mark.NOT_STARTED;
     }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import openslab.core.buildup.BuildUp;
-import openslab.core.buildup.Candidate;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
@@ -35,7 +34,6 @@ public record ZoneReport(
         Figure perimeter,
         Optional<Limits> limits,
         Survey.Judgement survey,
-        List<CandidateReport> candidates,
         List<Standing.Out> standingTests,
         List<Placement.Marked> places,
         List<Areas.Judged> areas,
@@ -50,12 +48,8 @@ public record ZoneReport(
 
     private static final Source PLAN = Source.ours("a floor is coated by its measured shape");
 
-    /**
-     * @param candidates what else might go on it
-     * @param where the floor's time zone, in which months are counted
-     */
-    public static ZoneReport of(
-            ZoneFacts zone, List<Candidate> candidates, UnitSystem system, ZoneId where, Instant now) {
+    /** @param where the floor's time zone, in which months are counted */
+    public static ZoneReport of(ZoneFacts zone, UnitSystem system, ZoneId where, Instant now) {
         Figure area = zone.shape().area(system);
         BuildUp buildUp =
                 BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system);
@@ -79,8 +73,6 @@ public record ZoneReport(
                 zone.shape().perimeter(system),
                 limits,
                 judged,
-                site.map(s -> CandidateReport.of(candidates, survey, s, besides, system))
-                        .orElse(List.of()),
                 zone.standingTests(),
                 zone.places(),
                 survey.areas(),
@@ -94,7 +86,8 @@ public record ZoneReport(
                 DayLine.next(judged, zone.standingTests(), prep, layers, service, now));
     }
 
-    private static List<Finding> findings(ZoneFacts zone) {
+    /** What is known of the zone by other means than tests. */
+    static List<Finding> findings(ZoneFacts zone) {
         var findings = new ArrayList<Finding>();
         zone.planDoubts()
                 .forEach(d -> findings.add(Finding.of(d.rule())

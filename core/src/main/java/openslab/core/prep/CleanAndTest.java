@@ -1,25 +1,45 @@
 package openslab.core.prep;
 
 import java.util.List;
+import java.util.Set;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
+import openslab.core.survey.area.Defect;
 
 /** Clean, then look again: nothing is opened while something unknown or greasy is on it. */
 final class CleanAndTest implements PrepMethod {
-    @Override
-    public String id() {
-        return "clean-and-test";
-    }
+    private static final About ABOUT = new About(
+            "clean-and-test",
+            "Clean and test again",
+            Kinds.CONCRETE,
+            Set.of(Defect.OIL, Defect.SILICONE, Defect.EFFLORESCENCE),
+            0,
+            0,
+            Set.of(Demand.WASH_WATER),
+            Source.commonPractice(""));
 
     @Override
-    public String title() {
-        return "Clean and test again";
+    public About about() {
+        return ABOUT;
     }
 
+    /** Whatever else is on the floor is dealt with once it is clean. */
     @Override
     public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
-        if (!condition.known() || Condition.isYes(condition.oil())) {
-            return List.of();
+        if (!ABOUT.substrates().contains(condition.substrate())) {
+            return List.of("It is not for " + Show.lower(condition.substrate().label()) + ".");
         }
-        return List.of("The floor was walked and dropped on, and no oil was found: there is nothing to clean first.");
+        if (condition.known() && !condition.greasy()) {
+            return List.of(
+                    "The floor was walked and dropped on, and no oil was found: there is nothing to clean first.");
+        }
+        // a floor that nobody knows is looked at first, wet or not
+        return condition.known() ? site.against(ABOUT.demands()) : List.of();
+    }
+
+    @Override
+    public boolean looksAgain() {
+        return true;
     }
 
     @Override

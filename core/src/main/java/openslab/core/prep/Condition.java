@@ -1,48 +1,105 @@
 package openslab.core.prep;
 
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import openslab.core.floor.Substrate;
 import openslab.core.survey.Survey;
+import openslab.core.survey.area.Defect;
 import openslab.core.survey.method.OldFloor;
+import openslab.core.survey.method.ProfileComparison;
+import openslab.core.survey.method.WalkOver;
 
 /**
- * What stands between the film and the concrete, as far as anybody looked.
+ * What stands between the film and the floor, as far as anybody looked.
  *
+ * @param substrate what the floor is made of
+ * @param found what was seen on the walk-over or drawn, and not proved gone
+ * @param beads whether water beads somewhere; empty where nobody dropped any
+ * @param csp the newest comparison of its profile; empty where nobody compared
+ * @param walked whether somebody walked the whole floor
  * @param unsampled whether something old is there that no laboratory has cleared
  */
 public record Condition(
-        Optional<Boolean> sealer,
-        Optional<Boolean> oil,
-        Optional<Boolean> coating,
-        Optional<Boolean> dusting,
-        Optional<Boolean> hollow,
+        Substrate substrate,
+        Set<Defect> found,
         Optional<Boolean> beads,
+        Optional<Double> csp,
+        boolean walked,
         boolean unsampled) {
     /** Why nothing is abraded over an old film that no laboratory has cleared. */
     static final String UNSAMPLED =
             "The old film or floor may hold asbestos or lead: nobody sands, grinds, scrapes, scrubs or strips it before a laboratory result.";
 
+    /** What the walk-over's words stand for, as long as nobody drew it more closely. */
+    private static final Map<String, Defect> BY_SIGN = new LinkedHashMap<>();
+
+    static {
+        BY_SIGN.put("oil", Defect.OIL);
+        BY_SIGN.put("sealer", Defect.SEALER);
+        BY_SIGN.put("coating", Defect.PAINT);
+        BY_SIGN.put("dusting", Defect.DUSTING);
+        BY_SIGN.put("hollow", Defect.HOLLOW);
+    }
+
+    public Condition {
+        found = found.isEmpty() ? Set.of() : Set.copyOf(found);
+    }
+
     public static Condition of(Survey survey, Substrate substrate) {
+        Set<Defect> found = EnumSet.noneOf(Defect.class);
+        survey.areas().stream()
+                .filter(a -> a.gone().isEmpty())
+                .forEach(a -> found.add(a.area().defect()));
+        BY_SIGN.forEach((sign, usual) -> {
+            boolean drawn = found.stream().anyMatch(d -> d.sign().equals(sign));
+            if (!drawn && survey.seen(sign).orElse(false)) {
+                found.add(usual);
+            }
+        });
         var drops = survey.current("water-drop");
+        Optional<Boolean> beads = drops.isEmpty()
+                ? Optional.empty()
+                : Optional.of(drops.stream().anyMatch(r -> r.choice("drop").equals("beads")));
+        Optional<Double> csp = survey.newest(ProfileComparison.ID).map(r -> r.number("csp"));
         return new Condition(
-                survey.seen("sealer"),
-                survey.seen("oil"),
-                survey.seen("coating"),
-                survey.seen("dusting"),
-                survey.seen("hollow"),
-                drops.isEmpty()
-                        ? Optional.empty()
-                        : Optional.of(
-                                drops.stream().anyMatch(r -> r.choice("drop").equals("beads"))),
-                OldFloor.bars(survey, substrate));
+                substrate, found, beads, csp, survey.newest(WalkOver.ID).isPresent(), OldFloor.bars(survey, substrate));
     }
 
-    /** Whether somebody walked the floor and dropped water on it. */
+    /** Whether somebody walked the floor and, where it can drink, dropped water on it. */
     public boolean known() {
-        return oil.isPresent() && beads.isPresent();
+        return walked && (!drinks() || beads.isPresent());
     }
 
-    static boolean isYes(Optional<Boolean> seen) {
-        return seen.orElse(false);
+    /** Whether water says anything of it: concrete and its overlays. */
+    boolean drinks() {
+        return substrate.family() == Substrate.Family.CEMENT;
+    }
+
+    public boolean has(Defect... any) {
+        for (Defect d : any) {
+            if (found.contains(d)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** A film or a colour that stands between concrete and whatever goes on it. */
+    boolean film() {
+        return has(
+                Defect.SEALER,
+                Defect.POLISH,
+                Defect.CURING_COMPOUND,
+                Defect.PAINT,
+                Defect.ADHESIVE,
+                Defect.ANTIQUE,
+                Defect.FACTORY_FILM);
+    }
+
+    boolean greasy() {
+        return has(Defect.OIL, Defect.SILICONE);
     }
 }

@@ -2,49 +2,47 @@ package openslab.core.prep;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import openslab.core.quantity.Source;
+import openslab.core.survey.area.Defect;
 
 /** Acid etch: bare, sound, absorbent concrete and thin films only; about CSP 1, never over 3. */
 final class Etch implements PrepMethod {
-    private static final int REACHES = 1;
+    private static final About ABOUT = new About(
+            "etch",
+            "Etch",
+            Kinds.CONCRETE,
+            Set.of(Defect.EFFLORESCENCE),
+            1,
+            1,
+            Set.of(Demand.ACID, Demand.WASH_WATER, Demand.FUMES),
+            Source.commonPractice("about CSP 1; from memory the ICRI range says up to 3"));
 
     @Override
-    public String id() {
-        return "etch";
-    }
-
-    @Override
-    public String title() {
-        return "Etch";
+    public About about() {
+        return ABOUT;
     }
 
     @Override
     public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
-        var reasons = new ArrayList<String>();
-        if (!condition.known()) {
-            reasons.add("It is not known what is on the floor; acid cannot cut through sealer, wax or oil.");
-        }
-        if (Condition.isYes(condition.sealer())) {
-            reasons.add("Sealer or wax is on the floor; acid cannot cut through it.");
-        }
-        if (Condition.isYes(condition.oil())) {
-            reasons.add("Oil is on the floor; acid cannot cut through it.");
-        }
-        if (Condition.isYes(condition.coating())) {
-            reasons.add("A film is on the floor; acid cannot cut through it.");
-        }
-        if (Condition.isYes(condition.beads())) {
+        var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
+        if (condition.beads().orElse(false) && ABOUT.substrates().contains(condition.substrate())) {
             reasons.add("Water beads: where water cannot get in, acid cannot either.");
         }
-        if (Condition.isYes(condition.dusting()) || Condition.isYes(condition.hollow())) {
-            reasons.add("The top is not sound; acid only loosens it further.");
-        }
-        if (need.min() > REACHES) {
-            reasons.add("It gives about CSP " + REACHES + "; this build-up asks for " + need.text() + ".");
-        }
-        if (!site.washWater()) {
-            reasons.add("The place does not allow wash water, and acid must be rinsed off twice.");
-        }
         return reasons;
+    }
+
+    @Override
+    public String unknown() {
+        return "; acid cannot cut through sealer, wax or oil";
+    }
+
+    @Override
+    public String cannot(Defect defect) {
+        return switch (defect) {
+            case DUSTING, HOLLOW, FAILED_OVERLAY -> "acid only loosens it further";
+            default -> "acid cannot cut through it";
+        };
     }
 
     @Override

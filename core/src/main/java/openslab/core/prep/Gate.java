@@ -86,6 +86,39 @@ public record Gate(
                 "Go over that place again, then drop again.");
     }
 
+    static Gate dull() {
+        return choice(
+                "dull",
+                "Looked at along the light",
+                "dull",
+                "Dull everywhere",
+                "shine",
+                "Shine somewhere",
+                "Go over the shining places again, edges by hand.");
+    }
+
+    static Gate nothingLifts() {
+        return choice(
+                "lifts",
+                "Foot rub",
+                "clean",
+                "Sole drags, nothing lifts",
+                "lifts",
+                "Finish still lifts",
+                "More stripper, more dwell, scrub again.");
+    }
+
+    static Gate sound() {
+        return choice(
+                "sound",
+                "Hammer or chain",
+                "sound",
+                "Rings everywhere",
+                "hollow",
+                "Sounds hollow somewhere",
+                "Break that out too, and sound it again.");
+    }
+
     static Gate noDust() {
         return choice(
                 "no-dust",

@@ -2,47 +2,72 @@ package openslab.core.prep;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import openslab.core.floor.Substrate;
+import openslab.core.quantity.Source;
+import openslab.core.survey.area.Defect;
 
 /** Diamond grinding: takes films off and opens the cap to about CSP 3. */
 final class Grind implements PrepMethod {
-    private static final int REACHES = 3;
-    private static final String SILICA =
+    /** A build-up that asks for this profile buries a stamp anyway. */
+    private static final int BURIES = 3;
+
+    private static final About ABOUT = new About(
+            "grind",
+            "Grind",
+            Kinds.CONCRETE,
+            Set.of(
+                    Defect.SEALER,
+                    Defect.POLISH,
+                    Defect.CURING_COMPOUND,
+                    Defect.PAINT,
+                    Defect.ADHESIVE,
+                    Defect.ANTIQUE,
+                    Defect.RELEASE_POWDER,
+                    Defect.EFFLORESCENCE,
+                    Defect.FACTORY_FILM,
+                    Defect.DUSTING,
+                    Defect.HOLLOW),
+            1,
+            3,
+            Set.of(Demand.DUST, Demand.NOISE, Demand.ABRASION),
+            Source.published("ICRI 310.2R: about CSP 1 to 3, from memory"));
+
+    static final String SILICA =
             "Silica: shroud and vacuum with at least 25 cfm per inch of wheel, 99 % filter; indoors empty loose dust by HEPA vacuum"
                     + " between passes. Hand grinding indoors over 4 h a shift asks for a respirator, APF 10 (OSHA 29 CFR 1926.1153 Table 1,"
                     + " from memory; local rules decide).";
 
     @Override
-    public String id() {
-        return "grind";
-    }
-
-    @Override
-    public String title() {
-        return "Grind";
+    public About about() {
+        return ABOUT;
     }
 
     @Override
     public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
-        var reasons = new ArrayList<String>();
-        if (!condition.known()) {
-            reasons.add("It is not known what is on the floor; grinding smears oil in.");
-        }
-        if (Condition.isYes(condition.oil())) {
-            reasons.add("Oil is on the floor; grinding smears it in.");
-        }
-        if (need.min() > REACHES) {
-            reasons.add("It opens concrete to about CSP " + REACHES + "; this build-up asks for " + need.text()
-                    + ": shot-blast or scarify (ICRI 310.2R, from memory).");
-        }
-        if (!site.dust()) {
-            reasons.add("The place does not allow it: dust or noise.");
+        var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
+        if (condition.substrate() == Substrate.STAMPED && need.min() < BURIES) {
+            reasons.add("It grinds the stamp away, which a film this thin is meant to show.");
         }
         return reasons;
     }
 
     @Override
+    public String unknown() {
+        return "; grinding smears oil in";
+    }
+
+    @Override
+    public String cannot(Defect defect) {
+        return switch (defect) {
+            case OIL, SILICONE -> "grinding smears it in";
+            default -> "it has to come off whole first";
+        };
+    }
+
+    @Override
     public String because(Condition condition, ProfileNeed need) {
-        if (Condition.isYes(condition.sealer()) || Condition.isYes(condition.coating())) {
+        if (condition.film()) {
             return "There is a film on the floor: any film under a bonded system is ground off.";
         }
         return "It takes off whatever is on the cap and opens the concrete to " + need.text() + " without wetting it.";
@@ -55,7 +80,7 @@ final class Grind implements PrepMethod {
                 "Clear, sweep and vacuum",
                 "Mark nails, bolts, drains and every joint.",
                 "A bolt ruins a set of diamonds, and a joint not marked is a joint buried."));
-        if (Condition.isYes(condition.hollow())) {
+        if (condition.has(Defect.HOLLOW)) {
             steps.add(Step.of(
                     "Cut out hollow places",
                     "Break out to sound concrete and patch.",

@@ -1,15 +1,88 @@
 package openslab.core.prep;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import openslab.core.floor.Substrate;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
+import openslab.core.survey.area.Defect;
 
-/** A way of preparing concrete. A new one is one new class and one line in {@link PrepMethods}. */
+/** A way of preparing a floor. A new one is one new class and one line in {@link PrepMethods}. */
 public interface PrepMethod {
-    String id();
+    /**
+     * What a method is.
+     *
+     * @param substrates what it is for
+     * @param removes what it takes off, and proves gone by its gates
+     * @param profileFrom the roughness it leaves, concrete surface profile; {@code profileTo} likewise. 0 where it leaves the
+     *     surface as rough as it was
+     * @param demands what it asks of the place
+     */
+    record About(
+            String id,
+            String title,
+            Set<Substrate> substrates,
+            Set<Defect> removes,
+            int profileFrom,
+            int profileTo,
+            Set<Demand> demands,
+            Source source) {}
 
-    String title();
+    About about();
+
+    default String id() {
+        return about().id();
+    }
+
+    default String title() {
+        return about().title();
+    }
 
     /** Every reason why it cannot be used here; empty when it can. */
-    List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site);
+    default List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
+        About about = about();
+        var reasons = new ArrayList<String>();
+        if (!about.substrates().contains(condition.substrate())) {
+            reasons.add("It is not for " + Show.lower(condition.substrate().label()) + ".");
+            return reasons;
+        }
+        if (!condition.known()) {
+            reasons.add("It is not known what is on the floor" + unknown() + ".");
+        }
+        condition.found().stream()
+                .sorted()
+                .filter(d -> !about.removes().contains(d) && !LEFT.contains(d))
+                .forEach(d -> reasons.add(d.label() + " is on the floor; " + cannot(d) + "."));
+        if (about.profileTo() > 0 && need.min() > about.profileTo()) {
+            reasons.add("It opens concrete to about CSP " + about.profileTo() + "; this build-up asks for "
+                    + need.text() + ".");
+        }
+        if (about.profileTo() > 0 && need.max() < about.profileFrom()) {
+            reasons.add("It leaves CSP " + about.profileFrom() + " or rougher; this build-up asks for " + need.text()
+                    + " and would not bury it.");
+        }
+        reasons.addAll(site.against(about.demands()));
+        return reasons;
+    }
+
+    /** What no preparation takes off: it is told, repaired or left to show. */
+    Set<Defect> LEFT = Set.of(Defect.DAMP, Defect.MAT_SHADE, Defect.WORN);
+
+    /** Why that matters to this method, after "what is on the floor". */
+    default String unknown() {
+        return "";
+    }
+
+    /** Why this method does nothing against {@code defect}. */
+    default String cannot(Defect defect) {
+        return "this does not take it off";
+    }
+
+    /** Whether it ends with looking at the floor anew, and another method is chosen from what is found then. */
+    default boolean looksAgain() {
+        return false;
+    }
 
     /** Why it fits, when nothing refuses it. */
     String because(Condition condition, ProfileNeed need);

@@ -3,24 +3,32 @@ package openslab.core.prep;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import openslab.core.floor.Substrate;
 import openslab.core.quantity.Field;
 
 /**
- * Every method there is, the first that nothing refuses is chosen. Grinding stands before etching because it needs no
+ * Every method there is, the first that nothing refuses is chosen: what has failed is broken out and what is greasy is
+ * cleaned before anything opens the surface. Grinding stands before etching because it needs no
  * rinse, no disposal and no drying day, and proves itself to the eye (OURS; the order is a setting of a later stage).
  */
 public final class PrepMethods {
-    public static final List<PrepMethod> ALL = List.of(new CleanAndTest(), new Grind(), new Etch());
+    public static final List<PrepMethod> ALL = List.of(
+            new BreakOut(),
+            new CleanAndTest(),
+            new Grind(),
+            new ShotBlast(),
+            new Etch(),
+            new WashConcrete(),
+            new StripSealer(),
+            new ScrubTile(),
+            new StripResilient(),
+            new DullResilient(),
+            new AbradeHard());
 
-    private static final Condition ANY = new Condition(
-            Optional.empty(),
-            Optional.empty(),
-            Optional.empty(),
-            Optional.empty(),
-            Optional.empty(),
-            Optional.empty(),
-            false);
+    private static final Condition ANY =
+            new Condition(Substrate.BARE_CONCRETE, Set.of(), Optional.empty(), Optional.empty(), false, false);
 
     private PrepMethods() {}
 

@@ -65,6 +65,8 @@ public class AreasTest {
             {Defect.PAINT, "drop=soaks", "drop=beads"},
             {Defect.ADHESIVE, "drop=soaks", "drop=beads"},
             {Defect.EFFLORESCENCE, "ph=8", "ph=11"},
+            {Defect.ANTIQUE, "drop=soaks", "drop=beads"},
+            {Defect.FAILED_OVERLAY, "hollow=0 m²", "hollow=3 m²"},
             {Defect.FACTORY_FILM, "drop=soaks", "drop=beads"},
             {Defect.DUSTING, "sign=clean", "sign=grey"},
             {Defect.HOLLOW, "hollow=0 m²", "hollow=0.2 m²"},

@@ -8,7 +8,6 @@ import java.util.Optional;
 import openslab.core.Stories;
 import openslab.core.buildup.Candidate;
 import openslab.core.job.CandidateReport;
-import openslab.core.job.ZoneReport;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Liquid;
 import openslab.core.product.ProductSheet;
@@ -44,13 +43,8 @@ public class CandidateTest {
             List.of(sheet("barrier", 20, 99, true), sheet("epoxy", 3, 75, false)));
 
     private static List<CandidateReport> judged(Stories story, double hours) {
-        return ZoneReport.of(
-                        story.facts(),
-                        List.of(ACRYLIC, EPOXY, SHIELDED),
-                        UnitSystem.METRIC,
-                        Stories.WHERE,
-                        Stories.moment(hours))
-                .candidates();
+        return CandidateReport.of(
+                List.of(ACRYLIC, EPOXY, SHIELDED), story.facts(), UnitSystem.METRIC, Stories.moment(hours));
     }
 
     private static List<Verdict> words(Stories story, double hours) {
@@ -71,12 +65,12 @@ public class CandidateTest {
     public void a_film_that_breathes_goes_where_an_epoxy_waits_for_its_tests() {
         var story = walked();
         assertEquals(words(story, 2), List.of(Verdict.HOLD, Verdict.HOLD, Verdict.HOLD));
-        assertEquals(judged(story, 2).get(0).missing(), List.of("2 more plastic sheet"));
+        assertEquals(judged(story, 2).get(0).missing(), List.of("plastic sheet (2)"));
         story.reading(1, "plastic-sheet", "A", "hours=20 h under=dry");
         story.reading(1, "plastic-sheet", "B", "hours=20 h under=dry");
         assertEquals(words(story, 2), List.of(Verdict.GO, Verdict.HOLD, Verdict.HOLD));
         CandidateReport epoxy = judged(story, 2).get(1);
-        assertEquals(epoxy.missing(), List.of("3 more calcium chloride", "3 more in-slab humidity"));
+        assertEquals(epoxy.missing(), List.of("calcium chloride (3)", "in-slab humidity (3)"));
         assertEquals(epoxy.without(), Verdict.GO);
         assertEquals(epoxy.limits(), "3 lb, 75 % in the slab");
         assertEquals(judged(story, 2).get(0).limits(), "Lets vapour through");

@@ -5,7 +5,9 @@ import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.HashMap;
 import java.util.List;
+import openslab.core.Cases;
 import openslab.core.Stories;
 import openslab.core.job.Mark;
 import openslab.core.survey.instrument.Instrument;
@@ -41,6 +43,40 @@ public class InstrumentTest {
                 .sorted()
                 .toList();
         assertEquals(rules, word == Verdict.GO ? List.of() : List.of("in-slab-rh-calibration", "in-slab-rh-count"));
+    }
+
+    /** Every method that is read with something: its best reading, taken on a day without a certificate, holds and does not count. */
+    @DataProvider
+    Object[][] read() {
+        var best = new HashMap<String, String>();
+        for (Object[] row : Cases.read("verdicts.csv")) {
+            Cases c = (Cases) row[0];
+            if (c.text("verdict").equals("GO")) {
+                best.putIfAbsent(c.text("method"), c.text("values"));
+            }
+        }
+        return TestMethods.ALL.stream()
+                .filter(m -> m.instrument().isPresent())
+                .map(m -> new Object[] {m.id(), best.get(m.id())})
+                .toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "read")
+    public void no_method_counts_what_was_read_without_a_certificate(String method, String values) {
+        var papers = new Instrument("No. 1", DAY.minusDays(30), DAY);
+        var story = new Stories().reading(1, method, "A", values).with(papers);
+        assertEquals(tally(story, method).taken(), 1, method);
+        story.reading(30, method, "A", values).with(papers);
+        Survey.Tally lapsed = tally(story, method);
+        assertEquals(lapsed.taken(), 0, method);
+        assertEquals(lapsed.verdict(), Verdict.HOLD, method);
+    }
+
+    private static Survey.Tally tally(Stories story, String method) {
+        return story.at(31).survey().tallies().stream()
+                .filter(t -> t.method().equals(method))
+                .findFirst()
+                .orElseThrow();
     }
 
     /** A dish is weighed between 60 and 72 h, a probe read from 24 h on, a sheet lifted from 16 h on. */

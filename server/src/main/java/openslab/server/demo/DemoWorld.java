@@ -218,7 +218,8 @@ class DemoWorld implements ApplicationRunner {
         UUID zone = jobs.addZone(
                 job,
                 seen(job),
-                new Forms.ZoneForm(name, shape, sides, substrate.name(), use.name(), "INDOORS", true, true, CREW));
+                new Forms.ZoneForm(
+                        name, shape, sides, substrate.name(), use.name(), "INDOORS", true, true, List.of(), CREW));
         return new Floor(job, zone);
     }
 

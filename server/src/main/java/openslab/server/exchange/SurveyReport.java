@@ -35,12 +35,15 @@ final class SurveyReport {
         moment = DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.ENGLISH).withZone(where);
     }
 
+    /** One zone: what follows from it, and what that means for each build-up. */
+    record Surveyed(ZoneReport report, List<CandidateReport> candidates) {}
+
     /** @param working whether every figure shows its arithmetic */
-    static String of(Forms.JobFacts job, List<ZoneReport> zones, Instant now, boolean working) {
+    static String of(Forms.JobFacts job, List<Surveyed> zones, Instant now, boolean working) {
         return new SurveyReport(job, working).written(zones, now);
     }
 
-    private String written(List<ZoneReport> zones, Instant now) {
+    private String written(List<Surveyed> zones, Instant now) {
         boolean letter = job.units() == UnitSystem.US;
         out.append("<html><head><title>")
                 .append(words("Slab survey, " + job.name()))
@@ -63,7 +66,8 @@ final class SurveyReport {
         return out.append("</body></html>").toString();
     }
 
-    private void zone(ZoneReport zone) {
+    private void zone(Surveyed surveyed) {
+        ZoneReport zone = surveyed.report();
         out.append("<div class=\"zone\">");
         tag("h2", zone.name() + ", " + zone.area().text());
         out.append("<p class=\"verdict ")
@@ -81,7 +85,7 @@ final class SurveyReport {
         areas(zone);
         standing(zone.standingTests());
         findings(zone.survey().findings());
-        candidates(zone.candidates());
+        candidates(surveyed.candidates());
         readings(zone.survey().entries());
         if (working) {
             workings(zone);

@@ -3,7 +3,8 @@ package openslab.server.exchange;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
-import openslab.core.job.ZoneReport;
+import openslab.core.job.CandidateReport;
+import openslab.server.buildup.Candidates;
 import openslab.server.job.JobStore;
 import openslab.server.job.Jobs;
 import openslab.server.job.ZoneStore;
@@ -24,13 +25,16 @@ class SurveyReportController {
     private final JobStore store;
     private final ZoneStore zones;
     private final Jobs jobs;
+    private final Candidates candidates;
     private final Snapshot snapshot;
     private final Clock clock;
 
-    SurveyReportController(JobStore store, ZoneStore zones, Jobs jobs, Snapshot snapshot, Clock clock) {
+    SurveyReportController(
+            JobStore store, ZoneStore zones, Jobs jobs, Candidates candidates, Snapshot snapshot, Clock clock) {
         this.store = store;
         this.zones = zones;
         this.jobs = jobs;
+        this.candidates = candidates;
         this.snapshot = snapshot;
         this.clock = clock;
     }
@@ -40,8 +44,12 @@ class SurveyReportController {
     ResponseEntity<byte[]> report(@PathVariable UUID jobId, @RequestParam(defaultValue = "false") boolean working) {
         String page = snapshot.of(() -> {
             var job = store.get(jobId);
-            List<ZoneReport> reports = zones.of(jobId).stream()
-                    .map(z -> jobs.report(job, jobs.facts(job, z)))
+            List<SurveyReport.Surveyed> reports = zones.of(jobId).stream()
+                    .map(z -> jobs.facts(job, z))
+                    .map(facts -> new SurveyReport.Surveyed(
+                            jobs.report(job, facts),
+                            CandidateReport.of(
+                                    candidates.all(), facts, job.facts().units(), clock.instant())))
                     .toList();
             return SurveyReport.of(job.facts(), reports, clock.instant(), working);
         });

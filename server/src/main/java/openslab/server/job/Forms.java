@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +22,7 @@ import openslab.core.floor.plan.PlanZone;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFields;
 import openslab.core.prep.PrepMethods;
+import openslab.core.prep.SiteLimit;
 import openslab.core.product.Exposure;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
@@ -69,6 +71,7 @@ public final class Forms {
     /**
      * @param sides as typed, by the shape's side ids
      * @param substrate bare concrete where it is left out; {@code use} likewise not said
+     * @param limits what else the place does not allow; none where it is left out
      * @param settings as typed: pace, share, allowance, and slab where one temperature is to be planned with
      */
     public record ZoneForm(
@@ -80,8 +83,10 @@ public final class Forms {
             String exposure,
             boolean dust,
             boolean washWater,
+            List<String> limits,
             Map<String, String> settings) {
         public ZoneForm {
+            limits = limits == null ? List.of() : List.copyOf(limits);
             substrate = substrate == null ? Substrate.BARE_CONCRETE.name() : substrate;
             use = use == null ? Use.UNSAID.name() : use;
         }
@@ -96,12 +101,13 @@ public final class Forms {
             Exposure exposure,
             boolean dust,
             boolean washWater,
+            Set<SiteLimit> limits,
             Map<String, Value> values) {
         /** The same zone, its floor given by the plan instead of by typed sides. */
         ZoneChoice onPlan() {
             Map<String, Value> settings = new TreeMap<>(values);
             Shapes.fields(shape).forEach(side -> settings.remove(side.id()));
-            return new ZoneChoice(name, PlanZone.KIND, substrate, use, exposure, dust, washWater, settings);
+            return new ZoneChoice(name, PlanZone.KIND, substrate, use, exposure, dust, washWater, limits, settings);
         }
     }
 
@@ -176,6 +182,13 @@ public final class Forms {
         Substrate substrate = faults.oneOf("substrate", form.substrate(), Substrate.class);
         Use use = faults.oneOf("use", form.use(), Use.class);
         Exposure exposure = faults.oneOf("exposure", form.exposure(), Exposure.class);
+        Set<SiteLimit> limits = EnumSet.noneOf(SiteLimit.class);
+        for (int i = 0; i < form.limits().size(); i++) {
+            SiteLimit limit = faults.oneOf("limits[" + i + "]", form.limits().get(i), SiteLimit.class);
+            if (limit != null) {
+                limits.add(limit);
+            }
+        }
         Map<String, Value> values = new TreeMap<>();
         Map<String, String> sides = form.sides() == null ? Map.of() : form.sides();
         boolean onPlan = PlanZone.KIND.equals(form.shape());
@@ -190,7 +203,8 @@ public final class Forms {
         Map<String, Value> settings = faults.read(() -> settings(form.settings(), units));
         faults.check();
         values.putAll(settings);
-        return new ZoneChoice(name, form.shape(), substrate, use, exposure, form.dust(), form.washWater(), values);
+        return new ZoneChoice(
+                name, form.shape(), substrate, use, exposure, form.dust(), form.washWater(), limits, values);
     }
 
     private static Map<String, Value> settings(Map<String, String> typed, UnitSystem units) {

@@ -196,6 +196,7 @@ public class JobViews {
                 c.exposure().name(),
                 c.dust(),
                 c.washWater(),
+                c.limits().stream().map(Enum::name).sorted().toList(),
                 settings);
     }
 

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Shapes;
 import openslab.core.floor.plan.PlanReport;
@@ -17,11 +18,11 @@ import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
+import openslab.core.prep.SiteLimit;
 import openslab.core.prep.SiteLimits;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Value;
-import openslab.server.buildup.Candidates;
 import openslab.server.floor.PlanStore;
 import openslab.server.product.Catalogue;
 import openslab.server.product.SheetStore;
@@ -40,7 +41,6 @@ public class Jobs {
     private final LogStore logs;
     private final SheetStore sheets;
     private final PlanStore plans;
-    private final Candidates candidates;
     private final Writes writes;
     private final Clock clock;
 
@@ -50,7 +50,6 @@ public class Jobs {
             LogStore logs,
             SheetStore sheets,
             PlanStore plans,
-            Candidates candidates,
             Writes writes,
             Clock clock) {
         this.store = store;
@@ -58,7 +57,6 @@ public class Jobs {
         this.logs = logs;
         this.sheets = sheets;
         this.plans = plans;
-        this.candidates = candidates;
         this.writes = writes;
         this.clock = clock;
     }
@@ -229,7 +227,10 @@ public class Jobs {
                 plan.map(p -> p.doubts(id)).orElse(List.of()),
                 zone.choice().substrate(),
                 zone.choice().exposure(),
-                new SiteLimits(zone.choice().dust(), zone.choice().washWater()),
+                new SiteLimits(
+                        zone.choice().dust(),
+                        zone.choice().washWater(),
+                        zone.choice().limits()),
                 ZoneFields.crew(values),
                 Optional.ofNullable(values.get(ZoneFields.SLAB.id())).map(Value::base),
                 zone.layers().stream()
@@ -239,8 +240,7 @@ public class Jobs {
     }
 
     public ZoneReport report(JobStore.StoredJob job, ZoneFacts facts) {
-        return ZoneReport.of(
-                facts, candidates.all(), job.facts().units(), job.facts().timeZone(), clock.instant());
+        return ZoneReport.of(facts, job.facts().units(), job.facts().timeZone(), clock.instant());
     }
 
     private static Map<String, String> words(Forms.JobFacts f) {
@@ -266,6 +266,7 @@ public class Jobs {
         words.put("exposure", c.exposure().name());
         words.put("dust allowed", Boolean.toString(c.dust()));
         words.put("wash water allowed", Boolean.toString(c.washWater()));
+        words.put("limits", c.limits().stream().map(SiteLimit::label).collect(Collectors.joining(", ")));
         c.values().forEach((field, value) -> words.put(field, value.typed()));
         return words;
     }

@@ -4,14 +4,17 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.job.LogEntry;
+import openslab.core.prep.SiteLimit;
 import openslab.core.product.Exposure;
 import openslab.server.web.NotHere;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -51,7 +54,7 @@ public class ZoneStore {
         this.values = StoredValues.ofZones(db);
     }
 
-    /** Every zone of the job, in order, with everything that is known of it: five queries, however many zones. */
+    /** Every zone of the job, in order, with everything that is known of it: six queries, however many zones. */
     public List<StoredZone> of(UUID jobId) {
         List<ZoneRow> rows = db.sql(
                         """
@@ -62,6 +65,7 @@ public class ZoneStore {
                 .list();
         var ofZone = values.of(jobId);
         var layers = layers(jobId);
+        var limits = limits(jobId);
         var log = logs.byZone(jobId);
         return rows.stream()
                 .map(r -> new StoredZone(
@@ -74,6 +78,7 @@ public class ZoneStore {
                                 Exposure.valueOf(r.exposure()),
                                 r.dust(),
                                 r.washWater(),
+                                limits.getOrDefault(r.id(), Set.of()),
                                 ofZone.getOrDefault(r.id(), Map.of())),
                         layers.getOrDefault(r.id(), List.of()),
                         log.getOrDefault(r.id(), List.of())))
@@ -85,6 +90,29 @@ public class ZoneStore {
                 .filter(z -> z.id().equals(zoneId))
                 .findFirst()
                 .orElseThrow(() -> new NotHere("zoneId", zoneId));
+    }
+
+    private record LimitRow(UUID zoneId, SiteLimit siteLimit) {}
+
+    private Map<UUID, Set<SiteLimit>> limits(UUID jobId) {
+        Map<UUID, Set<SiteLimit>> byZone = new HashMap<>();
+        db.sql(
+                        """
+                select l.zone_id, l.site_limit from zone_limit l join zone z on z.id = l.zone_id
+                where z.job_id = :job""")
+                .param("job", jobId)
+                .query(LimitRow.class)
+                .list()
+                .forEach(r -> byZone.computeIfAbsent(r.zoneId(), z -> EnumSet.noneOf(SiteLimit.class))
+                        .add(r.siteLimit()));
+        return byZone;
+    }
+
+    private void insertLimits(UUID zoneId, Set<SiteLimit> limits) {
+        limits.forEach(limit -> db.sql("insert into zone_limit (zone_id, site_limit) values (:zone, :limit)")
+                .param("zone", zoneId)
+                .param("limit", limit.name())
+                .update());
     }
 
     private Map<UUID, List<StoredLayer>> layers(UUID jobId) {
@@ -119,6 +147,7 @@ public class ZoneStore {
                 .param("ordinal", ordinal)
                 .update();
         values.insert(zoneId, choice.values());
+        insertLimits(zoneId, choice.limits());
         for (int i = 0; i < layers.size(); i++) {
             StoredLayer layer = layers.get(i);
             db.sql(
@@ -145,6 +174,8 @@ public class ZoneStore {
                 .update();
         db.sql("delete from zone_value where zone_id = :id").param("id", zoneId).update();
         values.insert(zoneId, choice.values());
+        db.sql("delete from zone_limit where zone_id = :id").param("id", zoneId).update();
+        insertLimits(zoneId, choice.limits());
     }
 
     private JdbcClient.StatementSpec bound(String sql, UUID zoneId, Forms.ZoneChoice choice) {

@@ -13,6 +13,7 @@ import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFields;
+import openslab.core.prep.SiteLimit;
 import openslab.core.product.Exposure;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
@@ -99,6 +100,7 @@ class ReferenceController {
             List<Named> substrates,
             List<Named> uses,
             List<Named> exposures,
+            List<Named> siteLimits,
             List<String> timeZones) {}
 
     /** @param fixed true where the clock was stopped for tests and pictures */
@@ -136,6 +138,7 @@ class ReferenceController {
                 Named.all(Substrate.class, Substrate::label),
                 Named.all(Use.class, Use::label),
                 Named.all(Exposure.class, Exposure::label),
+                Named.all(SiteLimit.class, SiteLimit::label),
                 ZoneId.getAvailableZoneIds().stream()
                         .filter(z -> z.contains("/") && !z.startsWith("Etc/") && !z.startsWith("SystemV/"))
                         .sorted()

@@ -10,6 +10,7 @@ import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.DrawnLine;
 import openslab.core.floor.plan.RoomPlan;
 import openslab.core.floor.plan.Shapes2D;
+import openslab.core.job.CandidateReport;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneReport;
 import openslab.core.quantity.Field;
@@ -22,6 +23,7 @@ import openslab.core.survey.map.LevelMap;
 import openslab.core.survey.map.SurveyMap;
 import openslab.core.survey.method.InSlabHumidity;
 import openslab.core.survey.place.Placement;
+import openslab.server.buildup.Candidates;
 import openslab.server.floor.PlanStore;
 import openslab.server.job.JobStore;
 import openslab.server.job.Jobs;
@@ -44,13 +46,15 @@ class SurveyController {
     private final ZoneStore zones;
     private final Jobs jobs;
     private final PlanStore plans;
+    private final Candidates candidates;
     private final Clock clock;
 
-    SurveyController(JobStore store, ZoneStore zones, Jobs jobs, PlanStore plans, Clock clock) {
+    SurveyController(JobStore store, ZoneStore zones, Jobs jobs, PlanStore plans, Candidates candidates, Clock clock) {
         this.store = store;
         this.zones = zones;
         this.jobs = jobs;
         this.plans = plans;
+        this.candidates = candidates;
         this.clock = clock;
     }
 
@@ -86,6 +90,14 @@ class SurveyController {
                 .filter(l -> l.kind().isBreak())
                 .map(DrawnLine::points)
                 .toList();
+    }
+
+    /** What the floor means for every build-up that might go on it. */
+    @GetMapping("/candidates")
+    List<CandidateReport> candidates(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
+        JobStore.StoredJob job = store.get(jobId);
+        ZoneFacts zone = jobs.facts(job, zones.get(jobId, zoneId));
+        return CandidateReport.of(candidates.all(), zone, job.facts().units(), clock.instant());
     }
 
     /** What was read, spread over the floor, with what nobody knows. */

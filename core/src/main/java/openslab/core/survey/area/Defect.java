@@ -87,6 +87,27 @@ public enum Defect {
             "The maker's film is there so that nothing sticks to it.",
             "Scrub with neutral cleaner and dull it with a maroon pad, edges by hand",
             Proof.SOAKS),
+    ANTIQUE(
+            "Antique or accent wash",
+            "",
+            Verdict.HOLD,
+            "Colour that only lies in the lows lets go under a film, and takes it along.",
+            "Take it off with mild descaler, weakest first, and rinse",
+            Proof.SOAKS),
+    FAILED_OVERLAY(
+            "Failed overlay",
+            "",
+            Verdict.STOP,
+            "An overlay that water got under comes off, all of it, and whatever is on it goes along.",
+            "Break all of it out to sound concrete",
+            Proof.SOUND),
+    WORN(
+            "Worn through",
+            "",
+            Verdict.WATCH,
+            "Where the wear layer is gone the floor drinks unevenly, and a finish grips otherwise than beside it.",
+            "Prime it before the finish",
+            Proof.NONE),
     DUSTING(
             "Dusting or chalking",
             "dusting",

@@ -14,17 +14,20 @@ import org.locationtech.jts.geom.Location;
  * @param inside which of them lie in the zone
  */
 record Cells(SurveyMap.Grid grid, boolean[] inside) {
-    private static final int COUNT = 3600;
+    /** As many squares as are drawn one by one without being seen. */
+    static final int FINE = 3600;
+
     /** As fine as a value is sent. */
     private static final double ROUNDED = 1000;
 
     /** @param supported whether any reading is near enough to say so */
     record Value(double value, double sigma, boolean supported) {}
 
-    static Cells over(List<List<Corner>> zone, Function<Corner, Value> ask) {
+    /** @param count about how many squares */
+    static Cells over(List<List<Corner>> zone, int count, Function<Corner, Value> ask) {
         var outer = Shapes2D.polygon(zone.get(0));
         var box = outer.getEnvelopeInternal();
-        double step = Math.sqrt(box.getArea() / COUNT);
+        double step = Math.sqrt(box.getArea() / count);
         int columns = (int) Math.ceil(box.getWidth() / step) + 1;
         int rows = (int) Math.ceil(box.getHeight() / step) + 1;
         double[] values = new double[rows * columns];

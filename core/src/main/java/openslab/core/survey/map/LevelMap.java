@@ -25,7 +25,7 @@ public final class LevelMap {
         double low = heights.lowest();
         double missed = missed(heights);
         double sigma = unit.fromBase(Math.hypot(missed, SCATTER_M));
-        Cells cells = Cells.over(zone, at -> {
+        Cells cells = Cells.over(zone, Cells.FINE, at -> {
             Optional<Double> height = at(heights, at);
             return new Cells.Value(
                     unit.fromBase(height.orElse(low) - low), height.isPresent() ? sigma : 0, height.isPresent());

@@ -57,6 +57,8 @@ public record SurveyMap(
     public record Grid(
             double x, double y, double stepM, int columns, double[] values, double[] sigmas, boolean[] supported) {}
 
+    private static final int COARSE = 400;
+    private static final int PAIRS = 50_000_000;
     private static final double SAME_PLACE_M = 0.05;
 
     /** A map of every method that can be drawn and of which there is a reading. */
@@ -119,7 +121,9 @@ public record SurveyMap(
             Site site,
             List<List<Corner>> zone) {
         Kriging kriging = Kriging.of(points);
-        Cells cells = Cells.over(zone, at -> {
+        // each square is asked of every pair of readings: of very many the map is drawn in coarser squares
+        int count = Math.max(COARSE, Math.min(Cells.FINE, PAIRS / (points.size() * points.size())));
+        Cells cells = Cells.over(zone, count, at -> {
             Kriging.Guess guess = kriging.at(at);
             return new Cells.Value(guess.value(), Math.hypot(guess.sigma(), mapped.repeats()), kriging.supports(at));
         });

@@ -1,0 +1,76 @@
+package openslab.core.prep;
+
+import java.util.List;
+import java.util.Set;
+import openslab.core.floor.Substrate;
+import openslab.core.quantity.Source;
+import openslab.core.survey.area.Defect;
+
+/** Timber, metal and composite ramps: wiped, abraded, wiped again, coated the same day. */
+final class AbradeHard implements PrepMethod {
+    private static final About ABOUT = new About(
+            "abrade",
+            "Clean and abrade",
+            Set.of(Substrate.TIMBER, Substrate.METAL, Substrate.COMPOSITE),
+            Set.of(
+                    Defect.OIL,
+                    Defect.SILICONE,
+                    Defect.SEALER,
+                    Defect.POLISH,
+                    Defect.PAINT,
+                    Defect.DUSTING,
+                    Defect.FACTORY_FILM),
+            0,
+            0,
+            Set.of(Demand.DUST, Demand.ABRASION, Demand.FUMES),
+            Source.commonPractice("wipe first: abrading grease only works it in"));
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public String cannot(Defect defect) {
+        return defect == Defect.HOLLOW ? "loose boards and plates are fixed first" : "abrading does not take it off";
+    }
+
+    @Override
+    public String because(Condition condition, ProfileNeed need) {
+        return switch (condition.substrate()) {
+            case METAL -> "Metal is wiped, abraded bright and coated before it rusts again.";
+            case TIMBER -> "Timber is sanded to sound grey-free wood along the grain, and only coated dry.";
+            default -> "Composite has a skin that nothing bonds to until it is scuffed through.";
+        };
+    }
+
+    @Override
+    public List<Step> steps(Condition condition, ProfileNeed need) {
+        boolean metal = condition.substrate() == Substrate.METAL;
+        return List.of(
+                Step.of(
+                        "Fix what is loose, sweep",
+                        "Nails, bolts and edges below the surface.",
+                        "What moves cracks every film."),
+                Step.of(
+                                "Wipe with solvent",
+                                "Fresh cloths, one way, turned often.",
+                                "Abrading grease only works it in.")
+                        .careful("Flammable: no flame, no spark, fresh air, gloves."),
+                Step.of(
+                                metal ? "Abrade to bright metal" : "Sand it dull all over",
+                                metal
+                                        ? "Coarse disc or needle gun at rust, then even all over."
+                                        : "80 grit along the length; edges by hand.",
+                                "A film holds to tooth, not to shine.")
+                        .careful("Dust: vacuum at the tool, respirator. Old paint may hold lead: sample it first.")
+                        .until(Gate.dull()),
+                Step.of("Vacuum and wipe again", "Until the cloth stays clean.", "Dust is a release layer.")
+                        .until(Gate.noDust()),
+                Step.of(
+                                "Coat the same day",
+                                metal ? "Before it blooms with rust." : "Dry to the touch and to the meter.",
+                                "A night of dew undoes it.")
+                        .until(Gate.dry(2)));
+    }
+}

@@ -1,0 +1,100 @@
+package openslab.core.prep.wash;
+
+import java.util.Locale;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Measure;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Unit;
+
+/**
+ * How much concentrate goes into how much water, by volume.
+ *
+ * @param water parts of water to one part of concentrate; 0 for neat
+ * @param typed as it was written
+ */
+public record Ratio(double water, String typed) {
+    private static final String ACCEPTED =
+            "1:4 (one part into four of water), 4 water : 1, 12 fl oz/gal, 60 ml/L, 5 %, or neat; no weaker than 1:1000";
+
+    private static final double WEAKEST = 1000;
+
+    private static final Pattern PARTS = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*:\\s*(\\d+(?:\\.\\d+)?)");
+    private static final Pattern WATER_FIRST =
+            Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*(?:parts?\\s*)?water\\s*(?::|to)\\s*(\\d+(?:\\.\\d+)?)");
+    private static final Pattern PERCENT = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*%");
+    private static final Pattern DOSE = Pattern.compile("(.+?)\\s*(?:/|per|in)\\s*(?:a\\s+)?(.+)");
+
+    /** What a person writes after the stroke when they leave the number out: "12 fl oz/gal". */
+    private static final Map<String, String> ONE = Map.of(
+            "gal", "1 gal", "gallon", "1 gal", "qt", "1 qt", "quart", "1 qt", "l", "1 l", "litre", "1 l", "liter",
+            "1 l");
+
+    /**
+     * "1:n" is one part of concentrate to n of water, so 1 + n parts in all; a dose is to so much water, not to so much mix.
+     *
+     * @throws InvalidInput naming {@code path}, what was typed and what is accepted
+     */
+    public static Ratio parse(String path, String text) {
+        String plain = text == null ? "" : text.strip().toLowerCase(Locale.ROOT).replaceAll("\\s+", " ");
+        // nobody weighs a wash: ounces of it are fluid ones
+        plain = plain.replaceAll("(?<!fl )\\boz\\b", "fl oz");
+        if (plain.equals("neat") || plain.equals("undiluted")) {
+            return new Ratio(0, plain);
+        }
+        Matcher waterFirst = WATER_FIRST.matcher(plain);
+        if (waterFirst.matches()) {
+            return of(path, text, number(waterFirst, 1) / number(waterFirst, 2));
+        }
+        Matcher parts = PARTS.matcher(plain);
+        if (parts.matches()) {
+            return of(path, text, number(parts, 2) / number(parts, 1));
+        }
+        Matcher percent = PERCENT.matcher(plain);
+        if (percent.matches()) {
+            double share = number(percent, 1) / 100;
+            return of(path, text, share > 1 ? Double.NaN : (1 - share) / share);
+        }
+        Matcher dose = DOSE.matcher(plain);
+        if (dose.matches()) {
+            double concentrate = litres(path, text, dose.group(1));
+            double into = litres(path, text, ONE.getOrDefault(dose.group(2), dose.group(2)));
+            return of(path, text, into / concentrate);
+        }
+        throw new InvalidInput(path, text, ACCEPTED);
+    }
+
+    private static double number(Matcher m, int group) {
+        return Double.parseDouble(m.group(group));
+    }
+
+    private static double litres(String path, String whole, String part) {
+        try {
+            return Measure.parse(path, part, Unit.LITRE, 1e-6, 1e6);
+        } catch (InvalidInput e) {
+            throw new InvalidInput(path, whole, ACCEPTED);
+        }
+    }
+
+    private static Ratio of(String path, String typed, double water) {
+        if (!(water >= 0 && water <= WEAKEST)) {
+            throw new InvalidInput(path, typed, ACCEPTED);
+        }
+        return new Ratio(water, typed.strip());
+    }
+
+    /** Share of the mix that is concentrate. */
+    public double share() {
+        return 1 / (1 + water);
+    }
+
+    /** Said so that nobody takes one for the other: "1 part into 4 of water (20 %)". */
+    public String words() {
+        return water == 0
+                ? "neat, no water"
+                : "1 part into " + Show.number(water, water == Math.rint(water) ? 0 : 2) + " of water ("
+                        + Show.number(100 * share(), share() < 0.1 ? 2 : 1) + " % of the mix)";
+    }
+}

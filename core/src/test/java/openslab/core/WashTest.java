@@ -1,0 +1,135 @@
+package openslab.core;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
+import static org.testng.Assert.assertTrue;
+
+import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.wash.Chemical.Family;
+import openslab.core.prep.wash.Neutralising;
+import openslab.core.prep.wash.Neutralising.Acid;
+import openslab.core.prep.wash.Ratio;
+import openslab.core.prep.wash.WashMix;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+
+/** Any ratio into any vessel, and what must never meet. */
+public class WashTest {
+    private static final double GAL = Unit.GALLON.toBase(1);
+    private static final double SPREAD = Unit.SQUARE_FOOT_PER_GALLON.toBase(100);
+
+    @DataProvider
+    Object[][] dilutions() {
+        return Cases.read("dilutions.csv");
+    }
+
+    @Test(dataProvider = "dilutions")
+    public void a_ratio_says_how_much_of_each(Cases c) {
+        Ratio ratio = Ratio.parse("ratio", c.text("ratio"));
+        assertEquals(ratio.share() * c.number("mix_gal"), c.number("concentrate_gal"), 1e-6);
+        assertEquals((1 - ratio.share()) * c.number("mix_gal"), c.number("water_gal"), 1e-6);
+        assertEquals(100 * ratio.share(), c.number("percent"), 1e-4);
+    }
+
+    /** However it is written, the concentrate and the water of all vessels come to the mix, and give the ratio back. */
+    @Test(dataProvider = "dilutions")
+    public void every_vessel_gives_the_ratio_back(Cases c) {
+        Ratio ratio = Ratio.parse("ratio", c.text("ratio"));
+        Chemical chemical =
+                ratio.water() < 3.9 ? null : ratio.water() <= 16 ? Chemical.DEGREASER : Chemical.NEUTRAL_CLEANER;
+        if (chemical == null) {
+            return;
+        }
+        for (double vessel : new double[] {0.4, 1, 2, 5}) {
+            var mix = WashMix.of(chemical, ratio, vessel * GAL, 40, SPREAD, UnitSystem.US);
+            double each = mix.water().base() + mix.concentrate().base();
+            assertTrue(each <= vessel * GAL + 1e-9);
+            assertEquals(each * mix.vessels(), mix.total().base(), 1e-9);
+            assertEquals(mix.water().base() / mix.concentrate().base(), ratio.water(), 1e-9);
+            assertEquals(mix.waterLine().value() / 100, mix.water().base() / each, 1e-9);
+            Formula.assertRecomputes(mix.total());
+            Formula.assertRecomputes(mix.water());
+            Formula.assertRecomputes(mix.concentrate());
+            Formula.assertRecomputes(mix.waterLine());
+        }
+    }
+
+    @DataProvider
+    Object[][] refused() {
+        return Cases.read("dilutions-refused.csv");
+    }
+
+    @Test(dataProvider = "refused")
+    public void what_says_no_ratio_is_refused(Cases c) {
+        assertThrows(InvalidInput.class, () -> Ratio.parse("ratio", c.text("ratio")));
+    }
+
+    /** 1:4 of descaler is meant as one into four; four into one is stronger than any label goes. */
+    @Test
+    public void a_dose_the_wrong_way_round_is_refused_with_the_reason() {
+        WashMix.of(Chemical.DESCALER, Ratio.parse("ratio", "1:4"), 5 * GAL, 40, SPREAD, UnitSystem.US);
+        for (String wrong : new String[] {"4:1", "neat", "80 %"}) {
+            var e = org.testng.Assert.expectThrows(
+                    InvalidInput.class,
+                    () -> WashMix.of(
+                            Chemical.DESCALER, Ratio.parse("ratio", wrong), 5 * GAL, 40, SPREAD, UnitSystem.US));
+            assertTrue(e.getMessage().contains("the other way round"), e.getMessage());
+        }
+        var weak = org.testng.Assert.expectThrows(
+                InvalidInput.class,
+                () -> WashMix.of(Chemical.STRIPPER, Ratio.parse("ratio", "1:100"), 5 * GAL, 40, SPREAD, UnitSystem.US));
+        assertTrue(weak.getMessage().contains("only water"), weak.getMessage());
+    }
+
+    @Test
+    public void acid_goes_into_water_and_every_chemical_has_its_caution() {
+        for (Chemical chemical : Chemical.values()) {
+            assertTrue(chemical.strongest().water() < chemical.weakest().water(), chemical.name());
+            var mix = WashMix.of(chemical, chemical.strongest(), 5 * GAL, 40, SPREAD, UnitSystem.METRIC);
+            assertEquals(mix.order().get(0), "Water first, to its line.");
+            assertEquals(mix.order().get(1).contains("never water into acid"), chemical.family() == Family.ACID);
+            assertTrue(mix.caution().length() > 20);
+        }
+    }
+
+    /** STANDARDS 9 and TRADE 15: bleach with ammonia, acid or stripper; acid with stripper, ammonia or alkali. */
+    @Test
+    public void what_must_never_meet_is_blocked_both_ways() {
+        Chemical[][] never = {
+            {Chemical.BLEACH, Chemical.AMMONIA},
+            {Chemical.BLEACH, Chemical.MURIATIC},
+            {Chemical.BLEACH, Chemical.STRIPPER},
+            {Chemical.MURIATIC, Chemical.STRIPPER},
+            {Chemical.ETCH_LIQUID, Chemical.AMMONIA},
+            {Chemical.DESCALER, Chemical.DEGREASER}
+        };
+        for (Chemical[] pair : never) {
+            assertTrue(Chemical.never(pair[0], pair[1]).isPresent(), pair[0] + " with " + pair[1]);
+            assertEquals(Chemical.never(pair[0], pair[1]), Chemical.never(pair[1], pair[0]));
+        }
+        for (Chemical chemical : Chemical.values()) {
+            assertTrue(Chemical.never(chemical, chemical).isEmpty());
+            assertTrue(Chemical.never(chemical, Chemical.NEUTRAL_CLEANER).isEmpty());
+        }
+    }
+
+    /** STANDARDS 9: grams of bicarbonate to a gram of acid, and 1 gal of 20 °Bé muriatic takes 3182 g. */
+    @Test
+    public void soda_takes_up_as_much_acid_as_its_moles_say() {
+        assertEquals(Neutralising.sodaPerGram(Acid.HYDROCHLORIC), 2.304, 0.0005);
+        assertEquals(Neutralising.sodaPerGram(Acid.SULFAMIC), 0.865, 0.0005);
+        assertEquals(Neutralising.sodaPerGram(Acid.PHOSPHORIC), 1.715, 0.0005);
+        assertEquals(Neutralising.sodaPerGram(Acid.CITRIC), 1.312, 0.0005);
+        var soda = Neutralising.sodaForMuriatic(GAL, UnitSystem.US);
+        assertEquals(soda.base(), 3.182, 0.002);
+        Formula.assertRecomputes(soda);
+        // 10 gal of 1:3 mix, none of it used: 17.54 lb
+        var mix = WashMix.of(
+                Chemical.MURIATIC, Ratio.parse("ratio", "1:3"), 5 * GAL, 10 * GAL * SPREAD, SPREAD, UnitSystem.US);
+        assertEquals(Unit.POUND.fromBase(mix.soda().orElseThrow().base()), 17.54, 0.01);
+        assertEquals(mix.vessels(), 2);
+    }
+}
