@@ -32,6 +32,9 @@ import type {
   SheetView,
   SurveyMap,
   TracedView,
+  WashesView,
+  WashForm,
+  WashMix,
   ZoneForm,
 } from './types';
 
@@ -366,3 +369,10 @@ export const surveyReportUrl = (jobId: string, working: boolean): string =>
 /** What the floor of a zone means for every build-up that might go on it. */
 export const candidates = (jobId: string, zoneId: string): Promise<CandidateReport[]> =>
   call('GET', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/candidates`);
+
+/** Cleaners and acids, and what a wash is asked. */
+export const washes = (): Promise<WashesView> => call('GET', '/api/washes');
+
+/** How much of each goes into every vessel; nothing is stored. */
+export const mixWash = (form: WashForm): Promise<WashMix> =>
+  call('POST', '/api/washes', { key: newKey(), body: form });

@@ -788,6 +788,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/washes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["washes"];
+        put?: never;
+        post: operations["mix"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -878,6 +894,14 @@ export interface components {
             id: string;
             length: string;
             to: string;
+        };
+        ChemicalView: {
+            id: string;
+            label: string;
+            never: components["schemas"]["NeverView"][];
+            strongest: string;
+            use: string;
+            weakest: string;
         };
         Choice: {
             id: string;
@@ -1519,6 +1543,11 @@ export interface components {
             id: string;
             label: string;
         };
+        NeverView: {
+            id: string;
+            label: string;
+            why: string;
+        };
         NewestView: {
             /** Format: date-time */
             at: string;
@@ -1767,6 +1796,7 @@ export interface components {
             uses: components["schemas"]["Named"][];
         };
         Refused: {
+            elsewhere: boolean;
             method: string;
             reasons: string[];
             title: string;
@@ -2115,6 +2145,33 @@ export interface components {
             points: components["schemas"]["Corner"][];
             run: string;
             text: string;
+        };
+        WashForm: {
+            area: string;
+            chemical: string;
+            last: string;
+            ratio: string;
+            spread: string;
+            units: string;
+            vessel: string;
+        };
+        WashMix: {
+            caution: string;
+            /** @enum {string} */
+            chemical: "NEUTRAL_CLEANER" | "DISH_SOAP" | "DEGREASER" | "STRIPPER" | "DESCALER" | "ETCH_LIQUID" | "MURIATIC" | "BLEACH" | "AMMONIA" | "ACCENT_WASH" | "STAIN_CONCENTRATE";
+            concentrate: components["schemas"]["FigureView"];
+            order: string[];
+            soda?: components["schemas"]["FigureView"];
+            total: components["schemas"]["FigureView"];
+            /** Format: int32 */
+            vessels: number;
+            water: components["schemas"]["FigureView"];
+            waterLine: components["schemas"]["FigureView"];
+            words: string;
+        };
+        WashesView: {
+            chemicals: components["schemas"]["ChemicalView"][];
+            fields: components["schemas"]["Field"][];
         };
         ZoneForm: {
             dust: boolean;
@@ -3528,6 +3585,50 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+        };
+    };
+    washes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WashesView"];
+                };
+            };
+        };
+    };
+    mix: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WashForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WashMix"];
                 };
             };
         };

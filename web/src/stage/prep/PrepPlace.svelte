@@ -1,9 +1,11 @@
 <script lang="ts">
   import type { JobView, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
+  import Fold from '../../parts/Fold.svelte';
   import Mark from '../../parts/Mark.svelte';
   import SourceLine from '../../parts/SourceLine.svelte';
   import GateForm from './GateForm.svelte';
+  import WashDesk from './WashDesk.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -13,6 +15,8 @@
 
   let { desk, job, zone }: Props = $props();
   const prep = $derived(zone.report.prep);
+  const here = $derived(prep.refused.filter((r) => !r.elsewhere));
+  const elsewhere = $derived(prep.refused.filter((r) => r.elsewhere));
 </script>
 
 <header>
@@ -44,15 +48,26 @@
         </div>
       </li>
     {/each}
+    <li>
+      <span class="n"></span>
+      <Fold title="Mix a wash" about="Any ratio into any vessel, and what must never meet.">
+        <WashDesk {job} {zone} />
+      </Fold>
+    </li>
   </ol>
   <section>
     <h2>Why not the others</h2>
-    {#each prep.refused as refused (refused.method)}
+    {#each here as refused (refused.method)}
       <h3>{refused.title}</h3>
       <ul>
         {#each refused.reasons as reason (reason)}<li>{reason}</li>{/each}
       </ul>
     {/each}
+    {#if elsewhere.length > 0}
+      <p class="soft">
+        For other floors: {elsewhere.map((r) => r.title.toLowerCase()).join(', ')}.
+      </p>
+    {/if}
     <SourceLine
       source={{
         kind: 'COMMON_PRACTICE',

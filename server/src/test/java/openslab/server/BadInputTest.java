@@ -88,6 +88,30 @@ public class BadInputTest {
                                 "",
                                 Map.of("sealer", "no", "oil", "no", "coating", "no", "dusting", "no", "hollow", "no"));
                     case "gate" -> App.logForm("GATE", "profile", "", Map.of("csp", "3"));
+                    case "set" -> App.logForm("SET", "calcium-chloride", "A", Map.of());
+                    case "area" -> {
+                        var area = new java.util.TreeMap<>(App.logForm("AREA", "OIL", "Press", Map.of()));
+                        area.put(
+                                "ring",
+                                List.of(Map.of("x", 0, "y", 0), Map.of("x", 2, "y", 0), Map.of("x", 2, "y", 1)));
+                        yield area;
+                    }
+                    case "wash" ->
+                        Map.of(
+                                "chemical",
+                                "MURIATIC",
+                                "ratio",
+                                "1:4",
+                                "vessel",
+                                "5 gal",
+                                "area",
+                                "400",
+                                "spread",
+                                "75",
+                                "last",
+                                "",
+                                "units",
+                                "US");
                     case "batch" -> App.logForm("BATCH", "primer", "", Map.of("volume", "2", "area", "400"));
                     case "strike" -> App.logForm("STRIKE", UUID.randomUUID().toString(), "", Map.of());
                     case "layer" -> Map.of("plannedStart", "2026-05-06T09:30:00Z");
@@ -114,6 +138,7 @@ public class BadInputTest {
             case "layer" -> app.put(zone + "/layers/primer", 2, body);
             case "sheet" -> app.post("/api/sheets", body);
             case "file" -> app.post("/api/job-files?copy=true", body);
+            case "wash" -> app.post("/api/washes", body);
             case "echo" -> app.post("/api/echo/shape", body);
             default -> app.post(floor.log(), body);
         };

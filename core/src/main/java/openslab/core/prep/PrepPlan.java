@@ -11,8 +11,12 @@ import java.util.Optional;
  */
 public record PrepPlan(
         ProfileNeed need, Optional<PrepMethod> method, String because, List<Step> steps, List<Refused> refused) {
-    /** A method that cannot be used here, and each reason. */
-    public record Refused(String method, String title, List<String> reasons) {}
+    /**
+     * A method that cannot be used here, and each reason.
+     *
+     * @param elsewhere whether it is for other substrates altogether
+     */
+    public record Refused(String method, String title, boolean elsewhere, List<String> reasons) {}
 
     public static PrepPlan choose(Condition condition, ProfileNeed need, SiteLimits site) {
         var refused = new ArrayList<Refused>();
@@ -21,13 +25,15 @@ public record PrepPlan(
             List<String> reasons =
                     condition.unsampled() ? List.of(Condition.UNSAMPLED) : method.refusals(condition, need, site);
             if (!reasons.isEmpty()) {
-                refused.add(new Refused(method.id(), method.title(), reasons));
+                boolean elsewhere = !method.about().substrates().contains(condition.substrate());
+                refused.add(new Refused(method.id(), method.title(), elsewhere, reasons));
             } else if (chosen == null) {
                 chosen = method;
             } else {
                 refused.add(new Refused(
                         method.id(),
                         method.title(),
+                        false,
                         List.of(chosen.title() + " or " + method.title().toLowerCase(java.util.Locale.ROOT)
                                 + ", never both for one coat.")));
             }

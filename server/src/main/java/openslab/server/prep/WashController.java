@@ -1,0 +1,90 @@
+package openslab.server.prep;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.wash.Ratio;
+import openslab.core.prep.wash.WashMix;
+import openslab.core.quantity.Faults;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Value;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Cleaners and acids, any ratio into any vessel; nothing is stored. */
+@RestController
+@RequestMapping("/api/washes")
+class WashController {
+    /** @param weakest as far as its label goes that way; {@code strongest} likewise */
+    record ChemicalView(String id, String label, String use, String weakest, String strongest, List<NeverView> never) {
+        static ChemicalView of(Chemical c) {
+            return new ChemicalView(
+                    c.name(),
+                    c.label(),
+                    c.use(),
+                    c.weakest().typed(),
+                    c.strongest().typed(),
+                    Arrays.stream(Chemical.values())
+                            .flatMap(
+                                    other -> Chemical.never(c, other)
+                                            .map(why -> new NeverView(other.name(), other.label(), why))
+                                            .stream())
+                            .toList());
+        }
+    }
+
+    /** What must not meet it, not even as residue. */
+    record NeverView(String id, String label, String why) {}
+
+    record WashesView(List<ChemicalView> chemicals, List<Field> fields) {}
+
+    /**
+     * @param ratio as it is written on the label
+     * @param last what was used on this floor before and may still be there; empty for nothing
+     */
+    record WashForm(
+            String chemical, String ratio, String vessel, String area, String spread, String last, String units) {}
+
+    private static final Field VESSEL =
+            Field.quantity("vessel", "One vessel holds", Unit.GALLON, Unit.LITRE, 0.1, 5000, "pail, sprayer, tank");
+    private static final Field AREA =
+            Field.quantity("area", "Floor to be washed", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.05, 100_000, "");
+    private static final Field SPREAD = Field.quantity(
+            "spread",
+            "How far it goes",
+            Unit.SQUARE_FOOT_PER_GALLON,
+            Unit.SQUARE_METRE_PER_LITRE,
+            0.05,
+            50,
+            "75 ft²/gal, 1.8 m²/L is usual for acid");
+
+    @GetMapping
+    WashesView washes() {
+        return new WashesView(
+                Arrays.stream(Chemical.values()).map(ChemicalView::of).toList(), List.of(VESSEL, AREA, SPREAD));
+    }
+
+    @PostMapping
+    WashMix mix(@RequestBody WashForm form) {
+        var faults = new Faults();
+        UnitSystem units = faults.oneOf("units", form.units(), UnitSystem.class);
+        Chemical chemical = faults.oneOf("chemical", form.chemical(), Chemical.class);
+        Chemical last =
+                form.last() == null || form.last().isEmpty() ? null : faults.oneOf("last", form.last(), Chemical.class);
+        Ratio ratio = faults.read(() -> Ratio.parse("ratio", form.ratio()));
+        faults.check();
+        Value vessel = faults.read(() -> VESSEL.parse("vessel", form.vessel(), units));
+        Value area = faults.read(() -> AREA.parse("area", form.area(), units));
+        Value spread = faults.read(() -> SPREAD.parse("spread", form.spread(), units));
+        Optional<String> never = last == null ? Optional.empty() : Chemical.never(chemical, last);
+        never.ifPresent(why -> faults.add("last", last.label(), "something that may meet it. " + why));
+        faults.check();
+        return WashMix.of(chemical, ratio, vessel.base(), area.base(), spread.base(), units);
+    }
+}

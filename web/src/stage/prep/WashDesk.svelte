@@ -1,0 +1,173 @@
+<script lang="ts">
+  import { ApiProblem, mixWash, washes } from '../../api/client';
+  import type { JobView, Units, WashMix, WashesView, ZoneView } from '../../api/types';
+  import Button from '../../parts/Button.svelte';
+  import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
+  import FieldEntry from '../../parts/FieldEntry.svelte';
+  import FigureButton from '../../parts/FigureButton.svelte';
+  import TextEntry from '../../parts/TextEntry.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
+
+  interface Props {
+    job: JobView;
+    zone: ZoneView;
+  }
+
+  let { job, zone }: Props = $props();
+
+  const units = $derived(job.facts.units as Units);
+
+  let view = $state.raw<WashesView | null>(null);
+  let mix = $state.raw<WashMix | null>(null);
+  let problem = $state.raw<ApiProblem | null>(null);
+  let chemical = $state('DEGREASER');
+  let ratio = $state('');
+  let last = $state('');
+  // the zone's own floor, until somebody says another
+  // svelte-ignore state_referenced_locally
+  let values = $state<Record<string, string>>({
+    vessel: units === 'US' ? '5 gal' : '20 L',
+    area: zone.report.area.text,
+    spread: units === 'US' ? '150 ft²/gal' : '3.5 m²/L',
+  });
+
+  const chosen = $derived(view?.chemicals.find((c) => c.id === chemical));
+  const fault = (field: string) => problem?.faults.find((f) => f.field === field);
+
+  $effect(() => {
+    washes().then((v) => (view = v), failed);
+  });
+
+  function failed(e: unknown) {
+    problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+  }
+
+  async function work(event: SubmitEvent) {
+    event.preventDefault();
+    problem = null;
+    mix = null;
+    try {
+      mix = await mixWash({
+        chemical,
+        ratio,
+        last,
+        vessel: values['vessel'] ?? '',
+        area: values['area'] ?? '',
+        spread: values['spread'] ?? '',
+        units,
+      });
+    } catch (e) {
+      failed(e);
+    }
+  }
+</script>
+
+{#if view && chosen}
+  <form onsubmit={work} novalidate>
+    <Trouble {problem} shown={['ratio', 'last', 'vessel', 'area', 'spread']} />
+    <div class="grid">
+      <ChoiceEntry label="What goes in" choices={view.chemicals} bind:value={chemical} />
+      <TextEntry
+        label="How strong"
+        hint="{chosen.weakest} to {chosen.strongest}; as the label has it: 1:4, 12 oz/gal, 5 %"
+        fault={fault('ratio')}
+        bind:value={ratio}
+      />
+      {#each view.fields as field (field.id)}
+        <FieldEntry
+          {field}
+          {units}
+          bind:value={() => values[field.id] ?? '', (v) => (values[field.id] = v)}
+          fault={fault(field.id)}
+        />
+      {/each}
+      <ChoiceEntry
+        label="On this floor before"
+        hint="what may still be there"
+        choices={[{ id: '', label: 'nothing' }, ...view.chemicals]}
+        fault={fault('last')}
+        bind:value={last}
+      />
+    </div>
+    <p class="soft">{chosen.use}</p>
+    {#if chosen.never.length > 0}
+      <p class="caution">
+        <b>Never with</b>
+        {chosen.never.map((n) => n.label.toLowerCase()).join(', ')}, nor on what is left of them.
+      </p>
+    {/if}
+    <Button type="submit" kind="main">Work it out</Button>
+  </form>
+  {#if mix}
+    <div class="answer" role="status">
+      <p>
+        <b>{mix.words}.</b>
+        {mix.vessels}
+        {mix.vessels === 1 ? 'vessel' : 'vessels'}, <FigureButton figure={mix.total} /> in all.
+      </p>
+      <ol>
+        <li>
+          {mix.order[0]}
+          <FigureButton figure={mix.water} />
+          <small>{mix.water.also}; {Math.round(mix.waterLine.value)} % of the filling</small>
+        </li>
+        <li>
+          {mix.order[1]}
+          <FigureButton figure={mix.concentrate} />
+          <small>{mix.concentrate.also}</small>
+        </li>
+      </ol>
+      {#if mix.soda}
+        <p>
+          Baking soda to make all of it harmless, had the floor used none: <FigureButton
+            figure={mix.soda}
+          />
+        </p>
+      {/if}
+      <p class="caution"><b>Caution.</b> {mix.caution}</p>
+    </div>
+  {/if}
+{/if}
+
+<style>
+  .grid {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 2px 16px;
+  }
+
+  .soft,
+  small {
+    color: var(--ink-soft);
+    font-size: 14px;
+  }
+
+  .caution {
+    margin-block: 6px;
+    padding-inline-start: 10px;
+    border-inline-start: 4px solid var(--stop);
+    font-size: 14px;
+  }
+
+  .answer {
+    margin-block-start: 12px;
+    padding-block-start: 10px;
+    border-block-start: 2px solid var(--ink);
+  }
+
+  ol {
+    list-style: decimal;
+    padding-inline-start: 22px;
+    margin-block: 6px;
+  }
+
+  li {
+    padding-block: 4px;
+  }
+
+  @media (max-width: 700px) {
+    .grid {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>
