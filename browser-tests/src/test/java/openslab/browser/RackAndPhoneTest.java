@@ -150,7 +150,7 @@ public class RackAndPhoneTest extends OnTheDemo {
         Locator main = page.getByRole(AriaRole.MAIN);
         assertThat(main.locator(".method")).hasText("No method fits");
         assertThat(main).containsText("The place does not allow it: dust or noise.");
-        assertThat(main).containsText("It gives about CSP 1; this build-up asks for CSP 3 to 5.");
+        assertThat(main).containsText("It opens concrete to about CSP 1; this build-up asks for CSP 3 to 5.");
         hands.climbTo("Primer");
         assertThat(main).containsText("Preparation has gates that are not passed yet.");
     }

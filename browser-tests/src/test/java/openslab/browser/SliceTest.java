@@ -198,7 +198,7 @@ public class SliceTest {
         Locator main = hands.page().getByRole(AriaRole.MAIN);
         assertThat(main).containsText("Preparation");
         assertThat(main.locator(".method")).hasText("Grind");
-        assertThat(main).containsText("It gives about CSP 1; this build-up asks for CSP 3 to 5.");
+        assertThat(main).containsText("It opens concrete to about CSP 1; this build-up asks for CSP 3 to 5.");
         hands.gate("Profile", Map.of("Profile reached (CSP)", "2"));
         assertThat(main).containsText("Another pass with a coarser tool");
         hands.press("Test again");
