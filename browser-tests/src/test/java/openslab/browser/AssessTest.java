@@ -306,4 +306,55 @@ public class AssessTest extends OnTheDemo {
         assertEquals(pdf.status(), 200);
         assertTrue(new String(pdf.body(), 0, 5, StandardCharsets.US_ASCII).equals("%PDF-"));
     }
+
+    /** A gauge whose certificate ran out is named where it is chosen, and what it read holds and does not count. */
+    @Test
+    public void a_lapsed_instrument_is_told_before_and_after() {
+        Page page = app.page(1280, 800);
+        page.navigate(app.address + "/#/instruments/new");
+        var hands = new Hands(page);
+        hands.fill("Name", "Old meter");
+        page.getByLabel("Kind").selectOption("PH_METER");
+        hands.fill("Calibrated", "2026-01-02");
+        // a month is what a pH meter's calibration is good for where its paper says nothing
+        assertThat(page.getByLabel("Good until")).hasValue("2026-02-02");
+        assertThat(main(page)).containsText("its readings do not count");
+        hands.press("Save instrument");
+        assertThat(main(page)).containsText("calibration lapsed");
+        page = openJob(1280, 800, "School boiler");
+        hands = new Hands(page);
+        page.keyboard().press("n");
+        inDialog(hands, "pH of the surface").click();
+        page.getByLabel("Place", new Page.GetByLabelOptions().setExact(true)).fill("Sump");
+        page.getByLabel("Read with").selectOption("Old meter");
+        assertThat(hands.dialog()).containsText("its calibration has lapsed");
+        hands.fill("pH", "8.4");
+        hands.fill("By", "Wren");
+        hands.press("Save reading");
+        hands.dialog().getByText("saved. What next?").waitFor();
+        hands.press("Close");
+        assertThat(main(page)).containsText("at Sump read with a lapsed calibration");
+        assertThat(main(page)).containsText("Old meter, calibrated 2026-01-02, good until 2026-02-02");
+    }
+
+    /** On a phone an area is typed, not only tapped, and what is wrong with it is told beside its field. */
+    @Test
+    public void an_area_is_typed_on_a_phone() {
+        Page page = openJob(390, 844, "Bakery");
+        var hands = new Hands(page);
+        hands.press("Draw an area");
+        page.getByLabel("What it is").selectOption("POLISH");
+        assertThat(hands.dialog()).containsText("16 fl oz of stripper to the gallon");
+        hands.fill("By", "Wren");
+        hands.fill("Corners", "1 1; 9 9; 9 1; 1 9");
+        hands.press("Save area");
+        assertThat(hands.dialog()).containsText("a ring that does not cross itself");
+        hands.fill("Corners", "1 1; 9 1; 9 5; 1 5");
+        hands.fill("Name", "Oven side");
+        hands.press("Save area");
+        assertThat(hands.dialog()).hasCount(0);
+        // 8 by 4 ft of 24 by 15 ft 10 in
+        assertThat(section(page, "On the floor")).containsText("Wax or shine polish 8" + NBSP + "%");
+        assertFit(page, "a floor with an area");
+    }
 }

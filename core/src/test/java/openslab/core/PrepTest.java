@@ -285,4 +285,82 @@ public class PrepTest {
             steps.forEach(s -> assertFalse(s.why().isBlank() || s.does().isBlank(), s.title()));
         }
     }
+
+    private static final Condition BARE =
+            new Condition(Substrate.BARE_CONCRETE, Set.of(), Optional.of(false), Optional.empty(), true, false);
+
+    private static List<String> reasons(PrepPlan plan, String method) {
+        return plan.refused().stream()
+                .filter(r -> r.method().equals(method))
+                .flatMap(r -> r.reasons().stream())
+                .toList();
+    }
+
+    @DataProvider
+    Object[][] limits() {
+        return Arrays.stream(SiteLimit.values()).map(l -> new Object[] {l}).toArray(Object[][]::new);
+    }
+
+    /** A limit refuses every method that demands what it forbids, in words that say what and why; and no other. */
+    @Test(dataProvider = "limits")
+    public void a_limit_refuses_what_demands_what_it_forbids(SiteLimit limit) {
+        var need = new ProfileNeed(1, 3, Source.ours("test"));
+        var free = PrepPlan.choose(BARE, need, new SiteLimits(true, true));
+        var limited = PrepPlan.choose(BARE, need, new SiteLimits(true, true, Set.of(limit)));
+        for (PrepMethod method : PrepMethods.ALL) {
+            boolean forbidden = method.about().demands().stream().anyMatch(limit.forbids()::contains)
+                    && method.about().substrates().contains(Substrate.BARE_CONCRETE);
+            List<String> said = reasons(limited, method.id());
+            boolean told = said.stream().anyMatch(r -> r.contains(limit.because()));
+            if (method.id().equals("clean-and-test")) {
+                assertFalse(told, "it is refused already: there is nothing to clean");
+            } else {
+                assertEquals(told, forbidden, method.id() + " " + said);
+            }
+            if (!forbidden && free.method().map(m -> m.id().equals(method.id())).orElse(false)) {
+                assertEquals(limited.method(), free.method());
+            }
+        }
+    }
+
+    @Test
+    public void dust_and_wash_water_refuse_as_they_did() {
+        var need = new ProfileNeed(1, 3, Source.ours("test"));
+        var dry = PrepPlan.choose(BARE, need, new SiteLimits(true, false));
+        assertTrue(reasons(dry, "etch").stream().anyMatch(r -> r.contains("wash water")));
+        assertEquals(dry.method().orElseThrow().id(), "grind");
+        var clean = PrepPlan.choose(BARE, need, new SiteLimits(false, true));
+        assertTrue(reasons(clean, "grind").stream().anyMatch(r -> r.contains("dust")));
+        assertEquals(clean.method().orElseThrow().id(), "etch");
+    }
+
+    /** A profile that somebody compared opens the way for a wash; one that is too smooth closes it. */
+    @Test
+    public void a_wash_is_enough_where_the_concrete_is_rough_already() {
+        var need = new ProfileNeed(2, 3, Source.ours("test"));
+        var site = new SiteLimits(false, true);
+        assertTrue(PrepPlan.choose(BARE, need, site).method().isEmpty());
+        var rough = new Condition(Substrate.BARE_CONCRETE, Set.of(), Optional.of(false), Optional.of(2.0), true, false);
+        assertEquals(PrepPlan.choose(rough, need, site).method().orElseThrow().id(), "wash");
+        assertTrue(reasons(PrepPlan.choose(BARE, need, site), "wash").get(0).contains("CSP 1"));
+    }
+
+    /** What was drawn is what is found: a failed overlay is broken out, and the slab under it is looked at anew. */
+    @Test
+    public void a_drawn_defect_decides_and_a_floor_broken_out_is_not_yet_a_prepared_one() {
+        var story = new Stories()
+                .surveyed()
+                .on(Substrate.OVERLAY)
+                .area(1, Defect.FAILED_OVERLAY, "Doorway", 1, 1, 4, 1, 4, 3, 1, 3);
+        assertEquals(story.at(2).survey().verdict(), openslab.core.survey.Verdict.STOP);
+        assertEquals(story.at(2).prep().method(), "break-out");
+        story.gate(2, "sound", "sound=hollow");
+        assertEquals(states(story), List.of(GateState.FAILED, GateState.WAITING));
+        assertEquals(story.at(3).prep().mark(), Mark.HOLD);
+        story.gate(2, "sound", "sound=sound").gate(2, "rub", "rub=clean");
+        assertEquals(states(story), List.of(GateState.PASSED, GateState.PASSED));
+        assertEquals(story.at(3).prep().mark(), Mark.HOLD, "it is walked again before anything goes on");
+        story.reading(3, "sounding", "whole floor", "hollow=0 m²");
+        assertEquals(story.at(4).prep().method(), "grind", "proved gone, so the slab under it is opened");
+    }
 }

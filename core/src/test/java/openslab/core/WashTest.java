@@ -132,4 +132,24 @@ public class WashTest {
         assertEquals(Unit.POUND.fromBase(mix.soda().orElseThrow().base()), 17.54, 0.01);
         assertEquals(mix.vessels(), 2);
     }
+
+    /** Said so that nobody takes one for the other. */
+    @Test
+    public void a_ratio_is_told_in_words() {
+        assertEquals(Ratio.parse("r", "1:4").words(), "1 part into 4 of water (20.0 % of the mix)");
+        assertEquals(Ratio.parse("r", "12 oz/gal").words(), "1 part into 10.67 of water (8.57 % of the mix)");
+        assertEquals(Ratio.parse("r", "Neat").words(), "neat, no water");
+        assertEquals(Ratio.parse("r", " 1 : 4 ").typed(), "1 : 4");
+    }
+
+    @Test
+    public void a_metric_crew_reads_litres_and_millilitres() {
+        var mix = WashMix.of(Chemical.STRIPPER, Ratio.parse("ratio", "1:8"), 10, 90, 5, UnitSystem.METRIC);
+        assertEquals(mix.vessels(), 2);
+        assertEquals(mix.total().text(), "18.00\u00a0L");
+        assertEquals(mix.water().text(), "8.00\u00a0L");
+        assertEquals(mix.concentrate().text(), "1\u202f000\u00a0mL".replace("\u202f", ""));
+        assertEquals(mix.concentrate().base(), 1, 1e-9);
+        assertTrue(mix.soda().isEmpty());
+    }
 }

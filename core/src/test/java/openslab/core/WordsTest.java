@@ -10,10 +10,13 @@ import java.util.Optional;
 import java.util.Set;
 import openslab.core.floor.Substrate;
 import openslab.core.prep.Condition;
+import openslab.core.prep.Demand;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
+import openslab.core.prep.SiteLimit;
 import openslab.core.prep.SiteLimits;
 import openslab.core.prep.Step;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Site;
@@ -111,5 +114,36 @@ public class WordsTest {
                         .filter(r -> r.method().equals("etch"))
                         .anyMatch(r -> r.reasons().get(0).contains("never both for one coat")),
                 refused.toString());
+    }
+
+    @DataProvider
+    Object[][] titles() {
+        return new Object[][] {
+            {"Oil or grease", "oil or grease"},
+            {"pH of the surface", "pH of the surface"},
+            {"CSP 3", "CSP 3"},
+            {"In-slab humidity", "in-slab humidity"},
+            {"VCT", "VCT"},
+            {"A", "A"},
+            {"", ""}
+        };
+    }
+
+    @Test(dataProvider = "titles")
+    public void a_title_within_a_sentence_begins_small(String title, String within) {
+        assertEquals(Show.lower(title), within);
+    }
+
+    /** What forbids and what demands are told in the same words, so that every refusal reads as a sentence. */
+    @Test
+    public void every_demand_and_limit_reads_as_a_sentence() {
+        for (Demand demand : Demand.values()) {
+            assertTrue(Character.isLowerCase(demand.words().charAt(0)), demand.words());
+            assertFalse(demand.words().endsWith("."), demand.words());
+        }
+        for (SiteLimit limit : SiteLimit.values()) {
+            assertTrue(Character.isUpperCase(limit.label().charAt(0)), limit.label());
+            assertFalse(limit.because().endsWith(".") || limit.forbids().isEmpty(), limit.because());
+        }
     }
 }

@@ -191,4 +191,53 @@ public class KeptTest {
                     "North bay");
         }
     }
+
+    /** What was set out, drawn, read with something and not allowed: over a restart, out to a file, in as a copy and out again. */
+    @Test
+    public void an_assessed_floor_is_kept_and_travels_whole() {
+        var data = App.emptyFolder();
+        Floor floor;
+        String before;
+        String file;
+        try (App app = App.start(data, CLOCK)) {
+            floor = app.floor("Assessed");
+            var zone = App.zoneForm("North bay");
+            zone.put("limits", List.of("QUIET", "POST_TENSIONED"));
+            assertEquals(app.put(floor.zonePath(), 2, zone).status(), 200);
+            app.post(floor.log(), App.logForm("SET", "calcium-chloride", "A", Map.of()));
+            app.post(floor.log(), App.logForm("PLACE", "A", "A", Map.of("along", "3 ft", "off", "1.25 m")));
+            var area = new java.util.TreeMap<>(App.logForm("AREA", "HOLLOW", "Door", Map.of()));
+            area.put(
+                    "ring",
+                    List.of(Map.of("x", 0.1, "y", 0.2), Map.of("x", 1.15, "y", 0.25), Map.of("x", 0.7, "y", 1.0 / 3)));
+            assertEquals(app.post(floor.log(), area).status(), 201);
+            var reading = new java.util.TreeMap<>(App.logForm("READING", "ph", "A", Map.of("ph", "8.5")));
+            reading.put("instrument", Map.of("name", "pH pen 2", "calibrated", "2026-04-20", "due", "2026-05-20"));
+            assertEquals(app.post(floor.log(), reading).status(), 201);
+            before = app.get(floor.path()).text();
+        }
+        try (App app = App.start(data, CLOCK)) {
+            assertEquals(app.get(floor.path()).text(), before);
+            file = app.get("/api/job-files/" + floor.job()).text();
+            for (String kept : List.of(
+                    "\"limits\":[\"POST_TENSIONED\",\"QUIET\"]",
+                    "pH pen 2",
+                    "2026-05-20",
+                    "0.3333333333333333",
+                    "\"SET\"")) {
+                assertTrue(file.contains(kept), kept + " is not in " + file);
+            }
+            Answer copied = app.post("/api/job-files?copy=true", file);
+            assertEquals(copied.status(), 201, copied.text());
+            String copy = app.get(
+                            "/api/job-files/" + copied.body().path("jobId").asString())
+                    .text();
+            // but for the fresh ids it is the same file
+            assertEquals(withoutIds(copy), withoutIds(file));
+        }
+    }
+
+    private static String withoutIds(String file) {
+        return file.replaceAll("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}", "id");
+    }
 }

@@ -1,6 +1,7 @@
 package openslab.core.survey;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
@@ -103,5 +104,55 @@ public class InstrumentTest {
         assertEquals(story.at(67).standingTests().size(), 1, "another place was read");
         story.reading(66, "calcium-chloride", "A", "dishArea=0.445 ft² gain=1.2 g hours=66 h");
         assertTrue(story.at(67).standingTests().isEmpty());
+    }
+
+    /** A probe read too early is ready at 15 h, a dish not before 60: the rack counts down to whichever comes first. */
+    @Test
+    public void the_rack_counts_down_to_what_comes_first() {
+        var story = new Stories()
+                .surveyed()
+                .reading(2, "in-slab-rh", "B", "rh=60 % depth=40 mm thickness=100 mm drying=one wait=9 h")
+                .set(0, "calcium-chloride", "D");
+        var next = story.at(3).next();
+        assertEquals(next.at().orElseThrow(), Stories.moment(17));
+        assertTrue(next.label().contains("read too early"), next.label());
+        story.set(1, "plastic-sheet", "E");
+        // taped at 1 h, lifted at 17 h: the same moment, and the probe's finding still speaks
+        assertEquals(story.at(3).next().at().orElseThrow(), Stories.moment(17));
+        story.reading(18, "in-slab-rh", "B", "rh=66 % depth=40 mm thickness=100 mm drying=one wait=25 h");
+        story.reading(18, "plastic-sheet", "E", "hours=17 h under=dry");
+        // but for the air, read long ago
+        assertEquals(story.at(19).survey().verdict(), Verdict.WATCH);
+        assertEquals(story.at(19).standingTests().size(), 1, "the dish still stands");
+        assertFalse(story.at(19).next().label().contains("dish"), "what is tested enough waits for no dish");
+    }
+
+    /** Struck, or read since: nothing stands any longer. */
+    @Test
+    public void a_test_that_was_struck_stands_no_longer() {
+        var story = new Stories().set(0, "calcium-chloride", "A").set(0, "calcium-chloride", "B");
+        story.strike(1, story.last());
+        assertEquals(
+                story.at(2).standingTests().stream().map(Standing.Out::place).toList(), List.of("A"));
+        story.set(3, "calcium-chloride", "A");
+        assertEquals(story.at(4).standingTests().size(), 2, "set out twice, it is read twice");
+        story.reading(63, "calcium-chloride", "A", "dishArea=0.445 ft² gain=1.2 g hours=63 h");
+        assertTrue(story.at(64).standingTests().isEmpty());
+    }
+
+    @Test
+    public void every_test_that_stands_says_what_it_waits_for() {
+        for (TestMethod method : TestMethods.ALL) {
+            method.standing().ifPresent(s -> {
+                assertTrue(s.least().toHours() >= 16, method.id());
+                assertTrue(
+                        method.fields().stream().anyMatch(f -> f.id().equals(s.hours())),
+                        method.id() + " has no field " + s.hours());
+                assertFalse(s.waiting().isBlank() || s.then().isBlank());
+                s.most().ifPresent(m -> assertTrue(m.compareTo(s.least()) > 0));
+            });
+        }
+        assertEquals(
+                TestMethods.ALL.stream().filter(m -> m.standing().isPresent()).count(), 3);
     }
 }
