@@ -1,5 +1,6 @@
 package openslab.core.prep;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import openslab.core.quantity.Source;
@@ -24,9 +25,17 @@ final class StripSealer implements PrepMethod {
 
     @Override
     public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
-        List<String> reasons = PrepMethod.super.refusals(condition, need, site);
+        var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
+        if (byDescaler(condition)) {
+            reasons.addAll(site.against(Set.of(Demand.ACID)));
+        }
         boolean film = condition.has(Defect.SEALER, Defect.POLISH, Defect.ANTIQUE, Defect.CURING_COMPOUND);
         return reasons.isEmpty() && !film ? List.of("There is no sealer, wax or antique here to strip.") : reasons;
+    }
+
+    /** Antique alone is lifted with a mild acid, whatever covers it with a stripper. */
+    private static boolean byDescaler(Condition condition) {
+        return condition.has(Defect.ANTIQUE) && !condition.has(Defect.SEALER, Defect.POLISH, Defect.CURING_COMPOUND);
     }
 
     @Override
@@ -41,7 +50,7 @@ final class StripSealer implements PrepMethod {
 
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
-        boolean antique = condition.has(Defect.ANTIQUE) && !condition.has(Defect.SEALER, Defect.POLISH);
+        boolean antique = byDescaler(condition);
         return List.of(
                 Step.of(
                         "Try it weakest first",
