@@ -15,6 +15,8 @@
 
   let { desk, job, zone }: Props = $props();
   const prep = $derived(zone.report.prep);
+  /** Tile and vinyl have no profile to be opened. */
+  const opens = $derived(prep.method === '' || prep.steps.some((s) => s.gate?.id === 'profile'));
   const here = $derived(prep.refused.filter((r) => !r.elsewhere));
   const elsewhere = $derived(prep.refused.filter((r) => r.elsewhere));
 </script>
@@ -27,10 +29,12 @@
   <p class="method">{prep.title}</p>
   <div>
     <p>{prep.because}</p>
-    <p class="soft">
-      Profile asked for: <b>{prep.need}</b>. {prep.needSource.sentence} By film thickness alone the published
-      table says {prep.byThickness}.
-    </p>
+    {#if opens}
+      <p class="soft">
+        Profile asked for: <b>{prep.need}</b>. {prep.needSource.sentence} By film thickness alone the
+        published table says {prep.byThickness}.
+      </p>
+    {/if}
   </div>
 </div>
 

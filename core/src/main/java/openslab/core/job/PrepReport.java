@@ -54,6 +54,12 @@ public record PrepReport(
             String found,
             Optional<LogEntry> entry) {}
 
+    /** Whether it opens a surface to a profile: tile and vinyl have none. */
+    public boolean opens() {
+        return steps.stream()
+                .anyMatch(s -> s.gate().map(g -> g.id().equals("profile")).orElse(false));
+    }
+
     static PrepReport of(ZoneFacts zone, ProfileNeed need, ProfileNeed byThickness) {
         PrepPlan plan = PrepPlan.choose(Condition.of(zone.survey(), zone.substrate()), need, zone.site());
         var steps = new ArrayList<StepReport>();

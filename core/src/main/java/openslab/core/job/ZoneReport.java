@@ -153,6 +153,10 @@ public record ZoneReport(
     }
 
     private static String prepDetail(PrepReport prep) {
-        return prep.method().isEmpty() ? "no method fits" : prep.title().toLowerCase(Locale.ROOT) + ", " + prep.need();
+        if (prep.method().isEmpty()) {
+            return "no method fits";
+        }
+        String title = prep.title().toLowerCase(Locale.ROOT);
+        return prep.opens() ? title + ", " + prep.need() : title;
     }
 }
