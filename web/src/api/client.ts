@@ -74,6 +74,10 @@ export class ApiProblem extends Error {
   }
 }
 
+/** What went wrong, as it is shown: whatever is not the server's own answer counts as no answer. */
+export const asProblem = (e: unknown): ApiProblem =>
+  e instanceof ApiProblem ? e : new ApiProblem(0, {});
+
 /** A write's key: made once, repeated with every try of the same write. */
 export const newKey = (): string => {
   const key = crypto.randomUUID();

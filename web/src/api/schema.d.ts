@@ -899,6 +899,7 @@ export interface components {
             id: string;
             label: string;
             never: components["schemas"]["NeverView"][];
+            source: components["schemas"]["SourceView"];
             strongest: string;
             use: string;
             weakest: string;

@@ -1,5 +1,5 @@
 import * as api from '../api/client';
-import { ApiProblem } from '../api/client';
+import { ApiProblem, asProblem } from '../api/client';
 import { smaller } from '../parts/picture';
 import type {
   FigureView,
@@ -46,7 +46,7 @@ export class JobDesk {
       this.job = await api.job(this.#id);
       this.problem = null;
     } catch (e) {
-      this.problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      this.problem = asProblem(e);
     }
   }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ApiProblem, rack } from '../api/client';
+  import { type ApiProblem, asProblem, rack } from '../api/client';
   import type { RackItem } from '../api/types';
   import TopBar from '../app/TopBar.svelte';
   import { plainKey } from '../app/keys';
@@ -30,7 +30,7 @@
     try {
       items = await rack();
     } catch (e) {
-      problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      problem = asProblem(e);
     }
   }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ApiProblem, layerRoles, offerDrawing } from '../../api/client';
+  import { type ApiProblem, asProblem, layerRoles, offerDrawing } from '../../api/client';
   import type { DrawingOffer, Named, TracedView } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Dialog from '../../parts/Dialog.svelte';
@@ -35,7 +35,7 @@
     try {
       await work();
     } catch (e) {
-      problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      problem = asProblem(e);
     } finally {
       busy = false;
     }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ApiProblem, levelsUrl, readLevels } from '../../api/client';
+  import { type ApiProblem, asProblem, levelsUrl, readLevels } from '../../api/client';
   import type { RoomForm, RoomPlan } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Fold from '../../parts/Fold.svelte';
@@ -102,7 +102,7 @@
       desk.typing();
       await desk.save();
     } catch (e) {
-      refused = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      refused = asProblem(e);
     } finally {
       field.value = '';
     }

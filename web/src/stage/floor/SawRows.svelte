@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ApiProblem, sawCuts } from '../../api/client';
+  import { type ApiProblem, asProblem, sawCuts } from '../../api/client';
   import type { RoomForm, RoomPlan, SawCuts } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Fold from '../../parts/Fold.svelte';
@@ -26,7 +26,7 @@
       proposed = await sawCuts(jobId, plan.id, thickness, early);
       problem = null;
     } catch (e) {
-      problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      problem = asProblem(e);
       proposed = null;
     }
   }

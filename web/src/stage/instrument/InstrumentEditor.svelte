@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { addInstrument, ApiProblem, editInstrument, lookForInstrument } from '../../api/client';
+  import { addInstrument, asProblem, editInstrument, lookForInstrument } from '../../api/client';
   import type { InstrumentForm, InstrumentView } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import { known } from '../../app/reference.svelte';
@@ -47,7 +47,7 @@
     try {
       form = await lookForInstrument(form.address);
     } catch (e) {
-      sending.problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      sending.problem = asProblem(e);
     } finally {
       looking = false;
     }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ApiProblem, collect, newKey, sent } from '../../api/client';
+  import { type ApiProblem, asProblem, collect, newKey, sent } from '../../api/client';
   import type { Collected, InstrumentView, SentView } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import { known } from '../../app/reference.svelte';
@@ -38,7 +38,7 @@
     try {
       told = await sent(instrument.id);
     } catch (e) {
-      problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      problem = asProblem(e);
     }
   }
 
@@ -51,7 +51,7 @@
       taken = await collect(instrument.id, newKey());
       await load();
     } catch (e) {
-      problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      problem = asProblem(e);
     } finally {
       busy = false;
     }

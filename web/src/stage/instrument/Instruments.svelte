@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ApiProblem } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/client';
   import TopBar from '../../app/TopBar.svelte';
   import { shopInstruments } from '../../app/instruments.svelte';
   import { known } from '../../app/reference.svelte';
@@ -37,7 +37,7 @@
       await shopInstruments.load();
       loaded = true;
     } catch (e) {
-      problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      problem = asProblem(e);
     }
   }
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import {
     ApiProblem,
+    asProblem,
     loggerChoices,
     loggerFile,
     offerLoggerFile,
@@ -46,7 +47,7 @@
   });
 
   function failed(e: unknown) {
-    problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+    problem = asProblem(e);
   }
 
   const running = $derived(progress?.state === 'RUNNING');

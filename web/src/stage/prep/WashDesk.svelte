@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ApiProblem, mixWash, washes } from '../../api/client';
+  import { type ApiProblem, asProblem, mixWash, washes } from '../../api/client';
   import type { JobView, Units, WashMix, WashesView, ZoneView } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
@@ -39,7 +39,7 @@
   });
 
   function failed(e: unknown) {
-    problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+    problem = asProblem(e);
   }
 
   async function work(event: SubmitEvent) {
@@ -89,7 +89,7 @@
         bind:value={last}
       />
     </div>
-    <p class="soft">{chosen.use}</p>
+    <p class="soft">{chosen.use} {chosen.source.sentence}</p>
     {#if chosen.never.length > 0}
       <p class="caution">
         <b>Never with</b>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ApiProblem, sheetFields, shelf } from '../../api/client';
+  import { type ApiProblem, asProblem, sheetFields, shelf } from '../../api/client';
   import type { SheetFieldsView, SheetView } from '../../api/types';
   import TopBar from '../../app/TopBar.svelte';
   import { shelfHref } from '../../app/route.svelte';
@@ -36,7 +36,7 @@
     try {
       [sheets, fields] = await Promise.all([shelf(), sheetFields()]);
     } catch (e) {
-      problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      problem = asProblem(e);
     }
   }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ApiProblem, candidates } from '../../api/client';
+  import { type ApiProblem, asProblem, candidates } from '../../api/client';
   import type { CandidateReport, JobView, ZoneView } from '../../api/types';
   import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
@@ -18,7 +18,7 @@
     // asked anew with every new answer of the job: whatever it says may change every one of them
     candidates(job.id, zone.id).then(
       (t) => (told = t),
-      (e: unknown) => (problem = e instanceof ApiProblem ? e : new ApiProblem(0, {})),
+      (e: unknown) => (problem = asProblem(e)),
     );
   });
 

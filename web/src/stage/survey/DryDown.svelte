@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ApiProblem, dryDown } from '../../api/client';
+  import { type ApiProblem, asProblem, dryDown } from '../../api/client';
   import type { DryDown, JobView, Units, ZoneView } from '../../api/types';
   import { known } from '../../app/reference.svelte';
   import Button from '../../parts/Button.svelte';
@@ -39,7 +39,7 @@
     try {
       told = await dryDown(job.id, zone.id, { ...measures });
     } catch (e) {
-      problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      problem = asProblem(e);
     } finally {
       busy = false;
     }

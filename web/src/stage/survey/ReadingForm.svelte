@@ -1,6 +1,6 @@
 <script lang="ts">
   import { tick } from 'svelte';
-  import { ApiProblem, sent } from '../../api/client';
+  import { asProblem, sent } from '../../api/client';
   import type { JobView, MethodView, SeriesView, Units, ZoneView } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import { shopInstruments } from '../../app/instruments.svelte';
@@ -166,7 +166,7 @@
         wall = toWall(new Date(first.at), timeZone);
       }
     } catch (e) {
-      sending.problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      sending.problem = asProblem(e);
     }
   }
 </script>

@@ -1,5 +1,12 @@
 <script lang="ts">
-  import { ApiProblem, newKey, readReadings, readingsUrl, surveyReportUrl } from '../../api/client';
+  import {
+    type ApiProblem,
+    asProblem,
+    newKey,
+    readingsUrl,
+    readReadings,
+    surveyReportUrl,
+  } from '../../api/client';
   import type { JobView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import Trouble from '../../parts/Trouble.svelte';
@@ -28,7 +35,7 @@
       await desk.load();
       told = `${taken.added} readings taken over${taken.known > 0 ? `, ${taken.known} were here already` : ''}.`;
     } catch (e) {
-      problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      problem = asProblem(e);
     } finally {
       input.value = '';
     }

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { ApiProblem, maps } from '../../api/client';
+  import { type ApiProblem, asProblem, maps } from '../../api/client';
   import type { JobView, SurveyMap, ZoneView } from '../../api/types';
   import Trouble from '../../parts/Trouble.svelte';
-  import { sketch } from '../floor/sketch';
+  import { inDrawing, sketch } from '../floor/sketch';
 
   interface Props {
     job: JobView;
@@ -39,7 +39,7 @@
     if (facts) {
       maps(job.id, zone.id).then(
         (m) => (told = m),
-        (e: unknown) => (problem = e instanceof ApiProblem ? e : new ApiProblem(0, {})),
+        (e: unknown) => (problem = asProblem(e)),
       );
     }
   });
@@ -107,10 +107,7 @@
     if (!svg || !grid || !shown) {
       return;
     }
-    const box = svg.getBoundingClientRect();
-    const scale = box.width / WIDTH;
-    const x = (event.clientX - box.left) / scale;
-    const y = (event.clientY - box.top) / scale;
+    const { x, y } = inDrawing(event, svg, WIDTH);
     const at = drawn.floor(x, y);
     const column = Math.floor((at.x - grid.x) / grid.stepM);
     const row = Math.floor((at.y - grid.y) / grid.stepM);

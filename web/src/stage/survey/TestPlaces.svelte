@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ApiProblem, proposePlaces } from '../../api/client';
+  import { type ApiProblem, asProblem, proposePlaces } from '../../api/client';
   import type { JobView, ProposedPlace, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
@@ -44,7 +44,7 @@
       told =
         proposed.length === 0 ? 'Enough places are marked for every test that is asked for.' : '';
     } catch (e) {
-      problem = e instanceof ApiProblem ? e : new ApiProblem(0, {});
+      problem = asProblem(e);
     }
   }
 

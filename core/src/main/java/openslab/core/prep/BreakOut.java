@@ -67,9 +67,6 @@ final class BreakOut implements PrepMethod {
                         .until(Gate.sound()),
                 Step.of("Sweep and vacuum", "Joints too.", "The next look wants to see concrete.")
                         .until(Gate.rub()),
-                Step.of(
-                        "Walk it again",
-                        "Key in a new walk-over: the slab under it is another floor.",
-                        "A method chosen before the floor is known is a guess."));
+                Step.walkAgain("Key in a new walk-over: the slab under it is another floor."));
     }
 }

@@ -72,9 +72,6 @@ final class CleanAndTest implements PrepMethod {
                                 "At every place that beaded and at every stain.",
                                 "If water cannot get in, neither can the primer.")
                         .until(Gate.soaks()),
-                Step.of(
-                        "Walk it again",
-                        "Key in a new walk-over: the method is chosen from what is found then.",
-                        "A method chosen before the floor is known is a guess."));
+                Step.walkAgain("Key in a new walk-over: the method is chosen from what is found then."));
     }
 }

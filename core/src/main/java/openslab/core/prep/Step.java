@@ -15,6 +15,11 @@ public record Step(String title, String does, String why, String caution, Option
         return new Step(title, does, why, "", Optional.empty());
     }
 
+    /** The last step where the floor is another one afterwards. */
+    static Step walkAgain(String does) {
+        return of("Walk it again", does, "A method chosen before the floor is known is a guess.");
+    }
+
     Step careful(String words) {
         return new Step(title, does, why, words, gate);
     }

@@ -79,9 +79,6 @@ final class StripSealer implements PrepMethod {
                                 "Where the film was, and beside it.",
                                 "If it still beads, some of it is left.")
                         .until(Gate.soaks()),
-                Step.of(
-                        "Walk it again",
-                        "Key in a new walk-over: the profile is opened by what is found then.",
-                        "A method chosen before the floor is known is a guess."));
+                Step.walkAgain("Key in a new walk-over: the profile is opened by what is found then."));
     }
 }

@@ -1,6 +1,5 @@
 package openslab.server.instrument;
 
-import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -9,10 +8,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.time.DateTimeException;
 import java.time.Instant;
-import java.time.OffsetDateTime;
-import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -22,18 +18,14 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import javax.sql.DataSource;
 import openslab.core.quantity.InvalidInput;
-import openslab.core.survey.instrument.Quantity;
-import openslab.core.survey.instrument.Sample;
 import openslab.server.store.Writes;
 import openslab.server.web.NotHere;
 import org.apache.commons.csv.CSVRecord;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.DisposableBean;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.stereotype.Service;
-import tools.jackson.databind.ObjectMapper;
 
 /**
  * Files of loggers, taken over one at a time in the background: whole, or not at all. Whoever started one may watch it and
@@ -85,9 +77,8 @@ class LoggerImports implements DisposableBean {
     private final SampleStore samples;
     private final OddLines oddLines;
     private final Writes writes;
-    private final JdbcClient db;
+    private final ColumnMappings mappings;
     private final DataSource source;
-    private final ObjectMapper json;
     private final Clock clock;
     private final Map<UUID, Running> running = new ConcurrentHashMap<>();
     private final ExecutorService worker = Executors.newSingleThreadExecutor(r -> new Thread(r, "logger-import"));
@@ -97,17 +88,15 @@ class LoggerImports implements DisposableBean {
             SampleStore samples,
             OddLines oddLines,
             Writes writes,
-            JdbcClient db,
+            ColumnMappings mappings,
             DataSource source,
-            ObjectMapper json,
             Clock clock) {
         this.instruments = instruments;
         this.samples = samples;
         this.oddLines = oddLines;
         this.writes = writes;
-        this.db = db;
+        this.mappings = mappings;
         this.source = source;
-        this.json = json;
         this.clock = clock;
     }
 
@@ -135,7 +124,7 @@ class LoggerImports implements DisposableBean {
             long size = Files.size(path);
             UUID id = UUID.randomUUID();
             running.put(id, new Running(file, size));
-            Optional<ColumnMapping> known = remembered(file.columns());
+            Optional<ColumnMapping> known = mappings.of(file.columns());
             return new FileOffer(
                     id,
                     size,
@@ -238,7 +227,7 @@ class LoggerImports implements DisposableBean {
         try {
             writes.once(fileId, List.of("logger-file", instrument.id(), mapping), () -> {
                 take(run, instrument, mapping);
-                remember(run.file.columns(), mapping);
+                mappings.keep(run.file.columns(), mapping);
                 return fileId.toString();
             });
             run.progress = ended(run, State.DONE, List.of());
@@ -252,29 +241,6 @@ class LoggerImports implements DisposableBean {
             LOG.error("a logger's file could not be taken over", e);
             run.progress = ended(
                     run, State.FAILED, List.of(new InvalidInput.Fault("file", null, "our mistake: it is in the log")));
-        }
-    }
-
-    /** Counts what is read, for whoever watches. */
-    private static final class Counted extends FilterInputStream {
-        private long count;
-
-        Counted(InputStream in) {
-            super(in);
-        }
-
-        @Override
-        public int read() throws IOException {
-            int b = super.read();
-            count += b < 0 ? 0 : 1;
-            return b;
-        }
-
-        @Override
-        public int read(byte[] b, int off, int len) throws IOException {
-            int n = super.read(b, off, len);
-            count += Math.max(0, n);
-            return n;
         }
     }
 
@@ -303,11 +269,11 @@ class LoggerImports implements DisposableBean {
                     }
                 }
                 if (line.getRecordNumber() % TOLD_EVERY == 0) {
-                    tell(run, keeper, in.count, odd);
+                    tell(run, keeper, in.count(), odd);
                 }
             }
             keeper.flush();
-            tell(run, keeper, in.count, odd);
+            tell(run, keeper, in.count(), odd);
         } catch (SQLException e) {
             throw new IllegalStateException("samples could not be stored", e);
         } catch (IOException | UncheckedIOException e) {
@@ -322,116 +288,6 @@ class LoggerImports implements DisposableBean {
             throw new Stopped();
         }
         run.progress = new Progress(State.RUNNING, keeper.kept(), bytes, run.size, keeper.setAside(), odd, List.of());
-    }
-
-    /** Reads one line by its columns' places. */
-    private static final class RowReader {
-        private final ColumnMapping mapping;
-        private final TimeFormat format;
-        private final ZoneId where;
-        private final int time;
-        private final int channel;
-        private final int quantity;
-        private final int unit;
-        private final int battery;
-        private final int[] values;
-        private final Quantity[] quantities;
-
-        RowReader(List<String> columns, ColumnMapping mapping) {
-            this.mapping = mapping;
-            format = TimeFormat.valueOf(mapping.timeFormat());
-            where = ZoneId.of(mapping.timeZone());
-            time = columns.indexOf(mapping.time());
-            channel = columns.indexOf(mapping.channel());
-            quantity = columns.indexOf(mapping.quantity());
-            unit = columns.indexOf(mapping.unit());
-            battery = columns.indexOf(mapping.battery());
-            values = mapping.values().stream()
-                    .mapToInt(v -> columns.indexOf(v.column()))
-                    .toArray();
-            quantities = mapping.values().stream()
-                    .map(v -> quantity < 0 ? Quantity.valueOf(v.quantity()) : null)
-                    .toArray(Quantity[]::new);
-        }
-
-        /** @return why the line cannot be read; empty where it was */
-        String read(CSVRecord line, SampleKeeper keeper) throws SQLException {
-            if (line.size() <= time) {
-                return "too few columns";
-            }
-            Instant at;
-            try {
-                at = format.read(line.get(time).strip(), where);
-            } catch (DateTimeException e) {
-                return "the time is not written as " + format.label();
-            }
-            double volts = battery < 0 ? Double.NaN : number(line, battery);
-            for (int i = 0; i < values.length; i++) {
-                var column = mapping.values().get(i);
-                Quantity measured = quantities[i] == null ? quantity(line) : quantities[i];
-                if (measured == null) {
-                    return "no such quantity: " + text(line, quantity);
-                }
-                String name = channel < 0 ? column.channel().strip() : text(line, channel);
-                if (name.isEmpty() || name.length() > 40) {
-                    return "no channel";
-                }
-                String spelt = unit < 0 ? column.unit() : text(line, unit);
-                keeper.keep(name, measured, new Sample(at, number(line, values[i]), spelt == null ? "" : spelt, volts));
-            }
-            return "";
-        }
-
-        private Quantity quantity(CSVRecord line) {
-            String word = text(line, quantity);
-            for (Quantity q : Quantity.values()) {
-                if (q.name().equalsIgnoreCase(word) || q.label().equalsIgnoreCase(word)) {
-                    return q;
-                }
-            }
-            return null;
-        }
-
-        private static String text(CSVRecord line, int column) {
-            return column < line.size() ? line.get(column).strip() : "";
-        }
-
-        /** NaN where no number stands there: the screening says so. */
-        private static double number(CSVRecord line, int column) {
-            String text = text(line, column);
-            if (text.isEmpty()) {
-                return Double.NaN;
-            }
-            try {
-                return Double.parseDouble(
-                        text.indexOf(',') >= 0 && text.indexOf('.') < 0 ? text.replace(',', '.') : text);
-            } catch (NumberFormatException e) {
-                return Double.NaN;
-            }
-        }
-    }
-
-    private static String digest(List<String> columns) {
-        return Writes.digest(String.join("\n", columns));
-    }
-
-    private Optional<ColumnMapping> remembered(List<String> columns) {
-        return db.sql("select mapping from column_mapping where columns_digest = :digest")
-                .param("digest", digest(columns))
-                .query(String.class)
-                .optional()
-                .map(text -> json.readValue(text, ColumnMapping.class));
-    }
-
-    private void remember(List<String> columns, ColumnMapping mapping) {
-        db.sql("delete from column_mapping where columns_digest = :digest")
-                .param("digest", digest(columns))
-                .update();
-        db.sql("insert into column_mapping (columns_digest, mapping, used_at) values (:digest, :mapping, :now)")
-                .param("digest", digest(columns))
-                .param("mapping", json.writeValueAsString(mapping))
-                .param("now", OffsetDateTime.now(clock))
-                .update();
     }
 
     /** A server that stops stops its imports; what they wrote is gone with them. */

@@ -45,23 +45,16 @@ class PhotoController {
             @PathVariable UUID entryKey,
             @RequestHeader("Idempotency-Key") UUID key,
             @RequestBody byte[] bytes) {
-        writes.once(
-                key,
-                List.of(
-                        "photo",
-                        jobId,
-                        entryKey,
-                        Writes.digest(new String(bytes, java.nio.charset.StandardCharsets.ISO_8859_1))),
-                () -> {
-                    boolean here = zones.of(jobId).stream()
-                            .flatMap(z -> z.log().stream())
-                            .anyMatch(e -> e.key().equals(entryKey.toString()));
-                    if (!here) {
-                        throw new NotHere("entryKey", entryKey);
-                    }
-                    photos.insert(key, entryKey, PhotoStore.read("photo", bytes));
-                    return key.toString();
-                });
+        writes.once(key, List.of("photo", jobId, entryKey, Writes.digest(bytes)), () -> {
+            boolean here = zones.of(jobId).stream()
+                    .flatMap(z -> z.log().stream())
+                    .anyMatch(e -> e.key().equals(entryKey.toString()));
+            if (!here) {
+                throw new NotHere("entryKey", entryKey);
+            }
+            photos.insert(key, entryKey, PhotoStore.read("photo", bytes));
+            return key.toString();
+        });
         return views.job(jobId);
     }
 

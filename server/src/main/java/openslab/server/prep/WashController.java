@@ -8,6 +8,7 @@ import openslab.core.prep.wash.Ratio;
 import openslab.core.prep.wash.WashMix;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
+import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
@@ -22,7 +23,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/washes")
 class WashController {
     /** @param weakest as far as its label goes that way; {@code strongest} likewise */
-    record ChemicalView(String id, String label, String use, String weakest, String strongest, List<NeverView> never) {
+    record ChemicalView(
+            String id,
+            String label,
+            String use,
+            String weakest,
+            String strongest,
+            Source source,
+            List<NeverView> never) {
         static ChemicalView of(Chemical c) {
             return new ChemicalView(
                     c.name(),
@@ -30,6 +38,7 @@ class WashController {
                     c.use(),
                     c.weakest().typed(),
                     c.strongest().typed(),
+                    c.source(),
                     Arrays.stream(Chemical.values())
                             .flatMap(
                                     other -> Chemical.never(c, other)

@@ -97,9 +97,13 @@ public class Writes {
 
     /** SHA-256 in hex. */
     public static String digest(String text) {
+        return digest(text.getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** SHA-256 in hex. */
+    public static String digest(byte[] bytes) {
         try {
-            byte[] hash = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(hash);
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java has SHA-256", e);
         }

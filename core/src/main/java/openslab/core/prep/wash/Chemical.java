@@ -94,7 +94,7 @@ public enum Chemical {
     }
 
     public Source source() {
-        return Source.commonPractice("");
+        return Source.commonPractice("the label in hand beats it");
     }
 
     /** Why the two must never meet; empty where they may. */

@@ -11,34 +11,28 @@ public final class Neutralising {
     /** Sodium bicarbonate, g/mol. */
     private static final double SODA = 84.007;
 
-    private static final Source MOLES =
-            Source.arithmetic("molar masses; concrete uses most of the acid up, so this is an upper bound");
+    private static final Source MOLES = Source.arithmetic(
+            "molar masses (IUPAC, from memory); 20 °Bé is 31.45 % of 1.16 kg/L (handbook tables, from memory); concrete uses most of the acid up, so this is an upper bound");
 
-    /** 20 °Bé: 31.45 % HCl, 1.16 kg/L. */
+    /** 20 °Bé: 31.45 % HCl, 1.16 kg/L (handbook tables, from memory). */
     private static final double MURIATIC_SHARE = 0.3145;
 
     private static final double MURIATIC_KG_PER_L = 1.16;
 
     /** An acid, by its molar mass and the protons that bicarbonate takes. */
     public enum Acid {
-        HYDROCHLORIC("Hydrochloric", 36.461, 1),
-        SULFAMIC("Sulfamic", 97.09, 1),
+        HYDROCHLORIC(36.461, 1),
+        SULFAMIC(97.09, 1),
         /** Bicarbonate does not take the third. */
-        PHOSPHORIC("Phosphoric", 97.994, 2),
-        CITRIC("Citric", 192.124, 3);
+        PHOSPHORIC(97.994, 2),
+        CITRIC(192.124, 3);
 
-        private final String label;
         private final double molar;
         private final int protons;
 
-        Acid(String label, double molar, int protons) {
-            this.label = label;
+        Acid(double molar, int protons) {
             this.molar = molar;
             this.protons = protons;
-        }
-
-        public String label() {
-            return label;
         }
     }
 

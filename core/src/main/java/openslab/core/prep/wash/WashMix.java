@@ -2,7 +2,9 @@ package openslab.core.prep.wash;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Source;
@@ -33,6 +35,9 @@ public record WashMix(
         String caution) {
     private static final Source GEOMETRY = Source.arithmetic("C1·V1 = C2·V2; 1:n is one part into n of water");
 
+    /** So near to a limit or to a whole vessel is at it. */
+    private static final double ROUNDING = 1e-9;
+
     /**
      * @param vesselL how much a vessel is filled to
      * @param areaM2 of floor to be washed
@@ -43,30 +48,30 @@ public record WashMix(
             Chemical chemical, Ratio ratio, double vesselL, double areaM2, double spreadM2PerL, UnitSystem system) {
         Ratio strongest = chemical.strongest();
         Ratio weakest = chemical.weakest();
-        if (ratio.water() < strongest.water() - 1e-9) {
+        if (ratio.water() < strongest.water() - ROUNDING) {
             throw new InvalidInput(
                     "ratio",
                     ratio.typed() + ", " + ratio.words(),
                     "no stronger than " + strongest.words() + " for "
-                            + chemical.label().toLowerCase(java.util.Locale.ROOT)
+                            + chemical.label().toLowerCase(Locale.ROOT)
                             + ": was it meant the other way round?");
         }
-        if (ratio.water() > weakest.water() + 1e-9) {
+        if (ratio.water() > weakest.water() + ROUNDING) {
             throw new InvalidInput(
                     "ratio",
                     ratio.typed() + ", " + ratio.words(),
                     "no weaker than " + weakest.words() + ": more water than that is only water");
         }
-        Unit big = Unit.of(openslab.core.quantity.Dimension.VOLUME, system);
+        Unit big = Unit.of(Dimension.VOLUME, system);
         Unit small = system == UnitSystem.US ? Unit.FLUID_OUNCE : Unit.MILLILITRE;
         var all = new Worksheet(system);
-        Unit area = Unit.of(openslab.core.quantity.Dimension.AREA, system);
-        Unit spread = Unit.of(openslab.core.quantity.Dimension.SPREAD, system);
+        Unit area = Unit.of(Dimension.AREA, system);
+        Unit spread = Unit.of(Dimension.SPREAD, system);
         all.given("A", "floor to be washed", area.fromBase(areaM2), area);
         all.given("s", "how far it goes", spread.fromBase(spreadM2PerL), spread);
         double totalL = areaM2 / spreadM2PerL;
         Figure total = all.figure("mix for the floor", "V", "A/s", big.fromBase(totalL), big, GEOMETRY);
-        int vessels = (int) Math.ceil(totalL / vesselL - 1e-9);
+        int vessels = (int) Math.ceil(totalL / vesselL - ROUNDING);
         double filledL = totalL / vessels;
         double eachConcentrateL = filledL * ratio.share();
         var c = new Worksheet(system);

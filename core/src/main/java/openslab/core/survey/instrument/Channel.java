@@ -6,6 +6,9 @@ import java.util.Optional;
 
 /** One channel as it stands while its samples come in: the newest of them, and what is remembered of those before. */
 public final class Channel {
+    /** Samples closer in time than this are judged as if this far apart, hours: probes settle in a new place (OURS). */
+    private static final double SETTLES_H = 0.5;
+
     private final Quantity quantity;
     private final Optional<Instrument> papers;
     private final Instant latest;
@@ -62,8 +65,8 @@ public final class Channel {
         if (Double.isInfinite(quantity.mostPerHour()) || Double.isNaN(from) || at == Instant.MIN) {
             return false;
         }
-        double hours = Math.max(1.0 / 60, Duration.between(at, then).toSeconds() / 3600.0);
-        return Math.abs(to - from) > quantity.mostPerHour() * Math.max(0.5, hours);
+        double hours = Duration.between(at, then).toSeconds() / 3600.0;
+        return Math.abs(to - from) > quantity.mostPerHour() * Math.max(SETTLES_H, hours);
     }
 
     public Quantity quantity() {

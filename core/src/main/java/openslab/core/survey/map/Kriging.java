@@ -2,6 +2,7 @@ package openslab.core.survey.map;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.quantity.Require;
 import org.hipparchus.distribution.continuous.TDistribution;
@@ -13,7 +14,8 @@ import org.hipparchus.distribution.continuous.TDistribution;
  * reading from all the others (Dubrule 1983, from memory), and their disagreement counts as doubt.
  */
 public final class Kriging {
-    public static final int LEAST_SPOTS = 3;
+    /** Fewer readings have no spread to learn from (OURS). */
+    public static final int LEAST = 3;
 
     /** Likeness reaches these, in typical distances from a reading to its nearest neighbour. */
     private static final double[] RANGES = {0.5, 1, 2, 4, 8, 16};
@@ -24,36 +26,36 @@ public final class Kriging {
     /** @param sigma its standard deviation */
     public record Guess(double value, double sigma) {}
 
-    private final List<MapPoint> spots;
+    private final List<MapPoint> points;
     private final double spacingM;
     private final OneRange[] models;
     private final double[] weights;
     private final double fewness;
 
-    private Kriging(List<MapPoint> spots) {
-        this.spots = List.copyOf(spots);
-        spacingM = spacing(spots);
+    private Kriging(List<MapPoint> points) {
+        this.points = List.copyOf(points);
+        spacingM = spacing(points);
         models = Arrays.stream(RANGES)
-                .mapToObj(r -> new OneRange(this.spots, r * spacingM))
+                .mapToObj(r -> new OneRange(this.points, r * spacingM))
                 .toArray(OneRange[]::new);
         double best = Arrays.stream(models).mapToDouble(m -> m.score).max().orElseThrow();
         weights =
                 Arrays.stream(models).mapToDouble(m -> Math.exp(m.score - best)).toArray();
         double sum = Arrays.stream(weights).sum();
         Arrays.setAll(weights, i -> weights[i] / sum);
-        fewness = new TDistribution(spots.size() - 1).inverseCumulativeProbability(TWO_SIGMA) / 2;
+        fewness = new TDistribution(points.size() - 1).inverseCumulativeProbability(TWO_SIGMA) / 2;
     }
 
-    /** @param spots at least {@link #LEAST_SPOTS}, no two at one place */
-    public static Kriging of(List<MapPoint> spots) {
-        Require.that(spots.size() >= LEAST_SPOTS, "spots must be at least 3, got %s", spots.size());
-        return new Kriging(spots);
+    /** @param points at least {@link #LEAST}, no two at one place */
+    public static Kriging of(List<MapPoint> points) {
+        Require.that(points.size() >= LEAST, "points must be at least 3, got %s", points.size());
+        return new Kriging(points);
     }
 
     /** The middle one of the distances from each reading to its nearest neighbour, m. */
-    private static double spacing(List<MapPoint> spots) {
-        double[] nearest = spots.stream()
-                .mapToDouble(a -> spots.stream()
+    private static double spacing(List<MapPoint> points) {
+        double[] nearest = points.stream()
+                .mapToDouble(a -> points.stream()
                         .filter(b -> b != a)
                         .mapToDouble(b -> distance(a.at(), b.at()))
                         .min()
@@ -65,7 +67,7 @@ public final class Kriging {
         return middle;
     }
 
-    private double weighed(java.util.function.ToDoubleFunction<OneRange> of) {
+    private double weighed(ToDoubleFunction<OneRange> of) {
         double sum = 0;
         for (int i = 0; i < models.length; i++) {
             sum += weights[i] * of.applyAsDouble(models[i]);
@@ -76,12 +78,12 @@ public final class Kriging {
     /** What the others say of each reading's place is off by this much, root mean square. */
     public double leaveOneOut() {
         double squares = 0;
-        for (int i = 0; i < spots.size(); i++) {
+        for (int i = 0; i < points.size(); i++) {
             int reading = i;
             double miss = weighed(m -> m.misses[reading]);
             squares += miss * miss;
         }
-        return Math.sqrt(squares / spots.size());
+        return Math.sqrt(squares / points.size());
     }
 
     /** The ranges that were tried, and what each counts. */
@@ -101,7 +103,7 @@ public final class Kriging {
     /** Whether a reading is within reach of {@code at}. */
     public boolean supports(Corner at) {
         double reach = reachM();
-        return spots.stream().anyMatch(s -> distance(s.at(), at) <= reach);
+        return points.stream().anyMatch(s -> distance(s.at(), at) <= reach);
     }
 
     public Guess at(Corner at) {

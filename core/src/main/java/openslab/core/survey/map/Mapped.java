@@ -1,6 +1,6 @@
 package openslab.core.survey.map;
 
-import java.util.OptionalDouble;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import openslab.core.quantity.Unit;
@@ -21,9 +21,10 @@ public record Mapped(
         Unit unit,
         double repeats,
         ToDoubleFunction<Reading> value,
-        Function<Site, OptionalDouble> limit) {
+        Function<Site, Optional<Double>> limit) {
 
-    public static OptionalDouble limit(double most) {
-        return Double.isFinite(most) ? OptionalDouble.of(most) : OptionalDouble.empty();
+    /** A sheet that asks nothing has no finite limit. */
+    public static Optional<Double> limit(double most) {
+        return Double.isFinite(most) ? Optional.of(most) : Optional.empty();
     }
 }

@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.level.Heights;
@@ -57,8 +56,11 @@ public record SurveyMap(
     public record Grid(
             double x, double y, double stepM, int columns, double[] values, double[] sigmas, boolean[] supported) {}
 
+    /** Squares of a map, however many readings there are (OURS). */
     private static final int COARSE = 400;
+    /** Squares times pairs of readings: more than this is felt as waiting (OURS, by the bench). */
     private static final int PAIRS = 50_000_000;
+    /** Readings nearer than this are at one place, and the newest of them counts (OURS). */
     private static final double SAME_PLACE_M = 0.05;
 
     /** A map of every method that can be drawn and of which there is a reading. */
@@ -89,9 +91,8 @@ public record SurveyMap(
                 points.add(new MapPoint(r.place(), at, mapped.value().applyAsDouble(r)));
             }
         }
-        OptionalDouble asked = mapped.limit().apply(site);
-        Optional<Double> limit = asked.isPresent() ? Optional.of(asked.getAsDouble()) : Optional.empty();
-        if (points.size() < Kriging.LEAST_SPOTS) {
+        Optional<Double> limit = mapped.limit().apply(site);
+        if (points.size() < Kriging.LEAST) {
             String where = lost.isEmpty() ? "" : " Nobody marked where " + String.join(", ", lost) + " is.";
             String refusal = "A map begins with three readings that count, at marked places; there "
                     + (points.size() == 1 ? "is 1." : "are " + points.size() + ".") + where;

@@ -3,7 +3,6 @@ package openslab.core.survey.method;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
@@ -57,7 +56,7 @@ public final class ElectronicMeter implements TestMethod {
     @Override
     public Optional<Mapped> mapped() {
         return Optional.of(
-                new Mapped("Shown by the meter", Unit.ONE, 0, r -> r.number("shown"), s -> OptionalDouble.empty()));
+                new Mapped("Shown by the meter", Unit.ONE, 0, r -> r.number("shown"), s -> Optional.empty()));
     }
 
     @Override
