@@ -6,6 +6,7 @@ import type {
   DrawingOffer,
   DryDown,
   EchoView,
+  Field,
   FileOffer,
   ImportProgress,
   InstrumentForm,
@@ -16,10 +17,13 @@ import type {
   LevelsForm,
   LogForm,
   Named,
+  MixView,
   NowView,
+  PacesView,
   PlaceForm,
   PlanForm,
   PlanReport,
+  PrepSheet,
   ProposedPlace,
   PlanView,
   RackItem,
@@ -30,11 +34,12 @@ import type {
   SheetFieldsView,
   SheetForm,
   SheetView,
+  SilicaShift,
   SurveyMap,
   TracedView,
+  Units,
   WashesView,
   WashForm,
-  WashMix,
   ZoneForm,
 } from './types';
 
@@ -374,9 +379,33 @@ export const surveyReportUrl = (jobId: string, working: boolean): string =>
 export const candidates = (jobId: string, zoneId: string): Promise<CandidateReport[]> =>
   call('GET', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/candidates`);
 
+/** What the preparation of a zone takes, step by step. */
+export const prepSheet = (jobId: string, zoneId: string): Promise<PrepSheet> =>
+  call('GET', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/prep-sheet`);
+
+export const prepSheetUrl = (jobId: string, zoneId: string): string =>
+  `/api/prep-sheets/${id(jobId)}/${id(zoneId)}.pdf`;
+
+/** How fast each kind of work goes, and where that is known from. */
+export const paces = (units: Units): Promise<PacesView> => call('GET', `/api/paces?units=${units}`);
+
+/** @param pace as typed; empty to take it back */
+export const setPace = (work: string, pace: string, units: Units): Promise<PacesView> =>
+  call('PUT', `/api/paces/${id(work)}`, { key: newKey(), body: { pace, units } });
+
+/** What is asked of a part of a measured shift. */
+export const shiftFields = (): Promise<Field[]> => call('GET', '/api/silica-shifts');
+
+/** Silica over eight hours; nothing is stored. */
+export const averageShift = (
+  spells: Record<string, string>[],
+  units: Units,
+): Promise<SilicaShift> =>
+  call('POST', '/api/silica-shifts', { key: newKey(), body: { spells, units } });
+
 /** Cleaners and acids, and what a wash is asked. */
 export const washes = (): Promise<WashesView> => call('GET', '/api/washes');
 
 /** How much of each goes into every vessel; nothing is stored. */
-export const mixWash = (form: WashForm): Promise<WashMix> =>
+export const mixWash = (form: WashForm): Promise<MixView> =>
   call('POST', '/api/washes', { key: newKey(), body: form });

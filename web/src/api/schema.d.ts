@@ -436,6 +436,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/zones/{zoneId}/prep-sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/zones/{zoneId}/walk": {
         parameters: {
             query?: never;
@@ -525,6 +541,38 @@ export interface paths {
         };
         get: operations["now"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/paces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["paces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/paces/{work}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["set"];
         post?: never;
         delete?: never;
         options?: never;
@@ -676,6 +724,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/prep-sheets/{jobId}/{zoneId}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/readings-files/{jobId}": {
         parameters: {
             query?: never;
@@ -747,7 +811,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["fields"];
+        get: operations["fields_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -766,6 +830,22 @@ export interface paths {
         get?: never;
         put: operations["edit"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/silica-shifts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fields"];
+        put?: never;
+        post: operations["average"];
         delete?: never;
         options?: never;
         head?: never;
@@ -876,6 +956,12 @@ export interface components {
         Broadcast: {
             /** Format: double */
             kgPerM2: number;
+        };
+        By: {
+            /** Format: date-time */
+            at: string;
+            key: string;
+            name: string;
         };
         CandidateReport: {
             id: string;
@@ -1060,6 +1146,18 @@ export interface components {
             refusal: string;
             sources: components["schemas"]["SourceView"][];
         };
+        Dusty: {
+            control: string;
+            hours: components["schemas"]["FigureView"];
+            indoors: boolean;
+            /** @enum {string} */
+            respirator?: "NONE" | "APF_10" | "APF_25";
+            source: components["schemas"]["SourceView"];
+            /** @enum {string} */
+            task: "HANDHELD_SAW" | "WALK_BEHIND_SAW" | "DRILL" | "CHIPPER" | "MORTAR_GRINDER" | "WET_GRINDER" | "HAND_GRINDER" | "FLOOR_GRINDER" | "DRIVABLE_SAW" | "UNLISTED";
+            title: string;
+            worn: string;
+        };
         EchoForm: {
             shape: string;
             sides: {
@@ -1079,6 +1177,19 @@ export interface components {
             mask: boolean;
             run: string;
             trim: boolean;
+        };
+        Effort: {
+            airflow?: components["schemas"]["FigureView"];
+            amount?: components["schemas"]["FigureView"];
+            dust?: components["schemas"]["FigureView"];
+            /** Format: int32 */
+            hands: number;
+            pace: components["schemas"]["FigureView"];
+            silica?: components["schemas"]["Dusty"];
+            time: components["schemas"]["FigureView"];
+            used: components["schemas"]["FigureView"][];
+            water?: components["schemas"]["FigureView"];
+            work: string;
         };
         Entry: {
             found: string;
@@ -1171,7 +1282,7 @@ export interface components {
         };
         GateReport: {
             again: string;
-            entry?: components["schemas"]["LogEntry"];
+            by?: components["schemas"]["By"];
             fields: components["schemas"]["Field"][];
             found: string;
             id: string;
@@ -1325,6 +1436,14 @@ export interface components {
             price: string;
             size: string;
         };
+        Ladder: {
+            id: string;
+            next?: components["schemas"]["Ratio"];
+            rungs: components["schemas"]["Rung"][];
+            title: string;
+            winner?: components["schemas"]["Ratio"];
+            word: string;
+        };
         LayerForm: {
             plannedStart: string;
             sheet: string;
@@ -1466,22 +1585,6 @@ export interface components {
             /** Format: double */
             volumeSolids: number;
         };
-        LogEntry: {
-            /** Format: date-time */
-            at: string;
-            by: string;
-            instrument?: components["schemas"]["Instrument"];
-            key: string;
-            /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "STRIKE";
-            note: string;
-            place: string;
-            ring: components["schemas"]["Corner"][];
-            subject: string;
-            values: {
-                [key: string]: components["schemas"]["Value"];
-            };
-        };
         LogForm: {
             at: string;
             by: string;
@@ -1539,6 +1642,10 @@ export interface components {
             standing?: components["schemas"]["StandingView"];
             title: string;
             wholeFloor: boolean;
+        };
+        MixView: {
+            mark?: components["schemas"]["FigureView"];
+            mix: components["schemas"]["WashMix"];
         };
         Named: {
             id: string;
@@ -1610,6 +1717,24 @@ export interface components {
         };
         Outline: {
             corners: components["schemas"]["Corner"][];
+        };
+        PaceForm: {
+            pace: string;
+            units: string;
+        };
+        PaceView: {
+            field: components["schemas"]["Field"];
+            /** Format: int32 */
+            floors: number;
+            id: string;
+            pace: components["schemas"]["FigureView"];
+            title: string;
+            typed: string;
+        };
+        PacesView: {
+            /** Format: int32 */
+            enough: number;
+            works: components["schemas"]["PaceView"][];
         };
         PapersForm: {
             calibrated: string;
@@ -1686,6 +1811,15 @@ export interface components {
             steps: components["schemas"]["StepReport"][];
             title: string;
         };
+        PrepSheet: {
+            dust?: components["schemas"]["FigureView"];
+            hours?: components["schemas"]["FigureView"];
+            repairs: components["schemas"]["RepairSheet"][];
+            staging: components["schemas"]["Thing"][];
+            steps: components["schemas"]["StepSheet"][];
+            used: components["schemas"]["FigureView"][];
+            water?: components["schemas"]["FigureView"];
+        };
         ProductSheet: {
             broadcast?: components["schemas"]["Broadcast"];
             clocks: {
@@ -1756,6 +1890,11 @@ export interface components {
             turn: string;
             width: string;
         };
+        Ratio: {
+            typed: string;
+            /** Format: double */
+            water: number;
+        };
         Read: {
             /** Format: date-time */
             at: string;
@@ -1786,11 +1925,11 @@ export interface components {
             exposures: components["schemas"]["Named"][];
             instrumentKinds: components["schemas"]["InstrumentKindView"][];
             methods: components["schemas"]["MethodView"][];
+            settings: components["schemas"]["Field"][];
             shapes: {
                 [key: string]: components["schemas"]["Field"][];
             };
             siteLimits: components["schemas"]["Named"][];
-            slab: components["schemas"]["Field"];
             substrates: components["schemas"]["Named"][];
             testGroups: components["schemas"]["Named"][];
             timeZones: string[];
@@ -1800,6 +1939,14 @@ export interface components {
             elsewhere: boolean;
             method: string;
             reasons: string[];
+            title: string;
+        };
+        RepairSheet: {
+            exclusion: string;
+            figures: components["schemas"]["FigureView"][];
+            id: string;
+            source: components["schemas"]["SourceView"];
+            steps: string[];
             title: string;
         };
         Reseal: {
@@ -1859,6 +2006,12 @@ export interface components {
             id: string;
             length: string;
             turn: string;
+        };
+        Rung: {
+            ratio: components["schemas"]["Ratio"];
+            /** @enum {string} */
+            result: "UNTRIED" | "WEAK" | "WORKS" | "HARMS";
+            words: string;
         };
         RunningClock: {
             /** Format: date-time */
@@ -1960,6 +2113,18 @@ export interface components {
             role: string;
             slug: string;
         };
+        Shift: {
+            average: components["schemas"]["FigureView"];
+            /** @enum {string} */
+            level: "BELOW" | "ACTION" | "OVER";
+            means: string;
+        };
+        ShiftForm: {
+            spells: {
+                [key: string]: string;
+            }[];
+            units: string;
+        };
         Shown: {
             closed: boolean;
             layer: string;
@@ -2024,9 +2189,31 @@ export interface components {
         StepReport: {
             caution: string;
             does: string;
+            done?: components["schemas"]["By"];
             gate?: components["schemas"]["GateReport"];
+            id: string;
+            /** Format: date-time */
+            ready?: string;
+            /** Format: int32 */
+            round: number;
+            /** Format: date-time */
+            started?: string;
+            /** @enum {string} */
+            state: "WAITING" | "OPEN" | "RUNNING" | "DONE" | "FAILED";
+            timed: boolean;
             title: string;
+            /** Format: double */
+            waitMin: number;
             why: string;
+        };
+        StepSheet: {
+            effort: components["schemas"]["Effort"];
+            fields: components["schemas"]["Field"][];
+            id: string;
+            ladders: components["schemas"]["Ladder"][];
+            missing: string[];
+            mix?: components["schemas"]["WashMix"];
+            mixWaits: string;
         };
         StepView: {
             also: string;
@@ -2101,6 +2288,21 @@ export interface components {
         TemperatureCurve: {
             points: components["schemas"]["Point"][];
         };
+        Thing: {
+            id: string;
+            /** @enum {string} */
+            kind: "TOOL" | "CHEMICAL" | "PPE" | "PLACE" | "PEOPLE";
+            label: string;
+            steps: string[];
+            ticked?: components["schemas"]["Tick"];
+        };
+        Tick: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            key: string;
+            thing: string;
+        };
         TimeForm: {
             at: string;
             time: string;
@@ -2151,6 +2353,7 @@ export interface components {
             area: string;
             chemical: string;
             last: string;
+            marks: string;
             ratio: string;
             spread: string;
             units: string;
@@ -2162,7 +2365,9 @@ export interface components {
             chemical: "NEUTRAL_CLEANER" | "DISH_SOAP" | "DEGREASER" | "STRIPPER" | "DESCALER" | "ETCH_LIQUID" | "MURIATIC" | "BLEACH" | "AMMONIA" | "ACCENT_WASH" | "STAIN_CONCENTRATE";
             concentrate: components["schemas"]["FigureView"];
             order: string[];
+            section: components["schemas"]["FigureView"];
             soda?: components["schemas"]["FigureView"];
+            title: string;
             total: components["schemas"]["FigureView"];
             /** Format: int32 */
             vessels: number;
@@ -3026,6 +3231,29 @@ export interface operations {
             };
         };
     };
+    sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PrepSheet"];
+                };
+            };
+        };
+    };
     walk: {
         parameters: {
             query?: never;
@@ -3184,6 +3412,56 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["NowView"];
+                };
+            };
+        };
+    };
+    paces: {
+        parameters: {
+            query?: {
+                units?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PacesView"];
+                };
+            };
+        };
+    };
+    set: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                work: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaceForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PacesView"];
                 };
             };
         };
@@ -3401,6 +3679,29 @@ export interface operations {
             };
         };
     };
+    page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
     read: {
         parameters: {
             query?: never;
@@ -3517,7 +3818,7 @@ export interface operations {
             };
         };
     };
-    fields: {
+    fields_1: {
         parameters: {
             query?: never;
             header?: never;
@@ -3562,6 +3863,50 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    fields: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Field"][];
+                };
+            };
+        };
+    };
+    average: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShiftForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Shift"];
                 };
             };
         };
@@ -3629,7 +3974,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["WashMix"];
+                    "*/*": components["schemas"]["MixView"];
                 };
             };
         };

@@ -16,7 +16,7 @@ const FOLLOW_AGAIN_MS = 1500;
 
 const isTyping = (): boolean =>
   document.querySelector('dialog[open]') !== null ||
-  document.activeElement?.matches('input, select, textarea') === true;
+  document.activeElement?.matches('input:not([type=checkbox]), select, textarea') === true;
 
 /** What the working panel shows: a figure, and the finding it stands behind where there is one. */
 export interface Opened {

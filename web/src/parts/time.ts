@@ -68,6 +68,15 @@ export function left(at: Date, now: Date): string {
   return `${Math.round(ms / (365.25 * DAY))} years`;
 }
 
+/** What a timer shows: "9:42", "23:59 h" from an hour on. */
+export function countdown(to: Date, now: Date): string {
+  const seconds = Math.max(0, Math.ceil((to.getTime() - now.getTime()) / 1000));
+  const two = (n: number) => String(n).padStart(2, '0');
+  return seconds < 3600
+    ? `${Math.floor(seconds / 60)}:${two(seconds % 60)}`
+    : `${Math.floor(seconds / 3600)}:${two(Math.floor((seconds % 3600) / 60))} h`;
+}
+
 /** Minutes that `zone` is ahead of UTC at `at`. */
 function offsetMinutes(at: Date, zone: string): number {
   const parts = format(zone, {
@@ -96,6 +105,12 @@ export function fromWall(wall: string, zone: string): Date | null {
   }
   const guess = new Date(asUtc.getTime() - offsetMinutes(asUtc, zone) * MINUTE);
   return new Date(asUtc.getTime() - offsetMinutes(guess, zone) * MINUTE);
+}
+
+/** What an entry says of its moment: nothing where it is now. @param wall the floor's wall clock */
+export function happened(wall: string, zone: string): { at?: string } {
+  const at = wall === '' ? null : fromWall(wall, zone);
+  return at ? { at: at.toISOString() } : {};
 }
 
 /** A day some months on, both as 2026-05-04; empty where the first is no day. */

@@ -36,7 +36,6 @@
       pace: job.facts.units === 'US' ? '11 ft²/min' : '1 m²/min',
       share: '80 %',
       allowance: '10 %',
-      slab: '',
     },
   });
   // a draft starts from the zone as it was when the dialog opened
@@ -46,11 +45,7 @@
       ? {
           ...zone.facts,
           sides: { ...fresh().sides, ...zone.facts.sides },
-          settings: {
-            ...fresh().settings,
-            ...zone.facts.settings,
-            slab: zone.facts.settings['slab'] ?? '',
-          },
+          settings: { ...fresh().settings, ...zone.facts.settings },
         }
       : fresh(),
   );
@@ -59,12 +54,12 @@
 
   const units = $derived(job.facts.units as Units);
   const sides = $derived(known.view?.shapes[draft.shape] ?? []);
+  const settings = $derived([...(known.view?.crew ?? []), ...(known.view?.settings ?? [])]);
   const typed = $derived(Object.fromEntries(sides.map((f) => [f.id, draft.sides[f.id] ?? ''])));
   const shown = $derived([
     'name',
     ...sides.map((f) => `sides.${f.id}`),
-    ...(known.view?.crew.map((f) => `settings.${f.id}`) ?? []),
-    'settings.slab',
+    ...settings.map((f) => `settings.${f.id}`),
   ]);
 
   // what the tape comes to, while it is typed: asked of the core, which reads it as it will when it is saved
@@ -169,7 +164,7 @@
           >
         {/each}
       </div>
-      {#each known.view?.crew ?? [] as field (field.id)}
+      {#each settings as field (field.id)}
         <FieldEntry
           {field}
           {units}
@@ -177,14 +172,6 @@
           fault={sending.fault(`settings.${field.id}`)}
         />
       {/each}
-      {#if known.view}
-        <FieldEntry
-          field={known.view.slab}
-          {units}
-          bind:value={() => draft.settings['slab'] ?? '', (v) => (draft.settings['slab'] = v)}
-          fault={sending.fault('settings.slab')}
-        />
-      {/if}
     </div>
     <Button kind="main" type="submit" disabled={sending.busy}
       >{zone ? 'Save zone' : 'Add zone'}</Button

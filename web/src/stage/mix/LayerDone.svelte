@@ -18,6 +18,8 @@
   let { desk, job, zone, layer }: Props = $props();
   let mixing = $state(false);
   let values = $state<Record<string, string>>({});
+  let reason = $state('');
+  const prepared = $derived(zone.report.prep.mark === 'DONE');
   const sending = new Logging();
   const fields = $derived(known.view?.batch ?? []);
   const liquid = $derived(layer.sheet.liquid !== undefined);
@@ -32,16 +34,29 @@
 
   async function log(kind: 'BATCH' | 'COAT') {
     const found = kind === 'BATCH' ? { ...values } : {};
-    if (await sending.write(desk, zone.id, kind, layer.id, { values: found })) {
+    const note = prepared ? '' : reason;
+    if (await sending.write(desk, zone.id, kind, layer.id, { values: found, note })) {
       mixing = false;
+      reason = '';
     }
   }
 </script>
 
 <section>
   {#if layer.started !== 'COATED'}
-    <Trouble problem={sending.problem} shown={['by', ...fields.map((f) => `values.${f.id}`)]} />
+    <Trouble
+      problem={sending.problem}
+      shown={['by', 'note', ...fields.map((f) => `values.${f.id}`)]}
+    />
     <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
+    {#if !prepared}
+      <TextEntry
+        label="Why it goes on all the same"
+        hint="preparation is not through its gates; what went on anyway is logged with its reason"
+        fault={sending.fault('note')}
+        bind:value={reason}
+      />
+    {/if}
     {#if mixing}
       {#each fields as field (field.id)}
         <FieldEntry

@@ -1,14 +1,13 @@
 <script lang="ts">
-  import type { GateReport, JobView, Mark as MarkWord, Units, ZoneView } from '../../api/types';
-  import { appClock } from '../../app/clock.svelte';
+  import type { GateReport, JobView, Units, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import Button from '../../parts/Button.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
-  import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
-  import { when } from '../../parts/time';
+  import { happened } from '../../parts/time';
+  import Earlier from './Earlier.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -20,40 +19,33 @@
   let { desk, job, zone, gate }: Props = $props();
   let open = $state(false);
   let values = $state<Record<string, string>>({});
+  /** The floor's wall clock, where it was tested earlier than now. */
+  let earlier = $state('');
   const sending = new Logging();
 
-  const marks: Record<GateReport['state'], { mark: MarkWord; word: string }> = {
-    WAITING: { mark: 'NOT_STARTED', word: 'gate: an earlier one first' },
-    OPEN: { mark: 'NOT_STARTED', word: 'gate: to be passed' },
-    PASSED: { mark: 'DONE', word: 'passed' },
-    FAILED: { mark: 'STOP', word: 'failed' },
-  };
-  const shown = $derived(['by', ...gate.fields.map((f) => `values.${f.id}`)]);
+  const shown = $derived(['by', 'at', ...gate.fields.map((f) => `values.${f.id}`)]);
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
     const found = Object.fromEntries(gate.fields.map((f) => [f.id, values[f.id] ?? '']));
-    if (await sending.write(desk, zone.id, 'GATE', gate.id, { values: found })) {
+    const more = { values: found, ...happened(earlier, job.facts.timeZone) };
+    if (await sending.write(desk, zone.id, 'GATE', gate.id, more)) {
       open = false;
       values = {};
+      earlier = '';
     }
   }
 </script>
 
 <div class="gate" data-state={gate.state}>
   <div class="line">
-    <Mark mark={marks[gate.state].mark} word={marks[gate.state].word} />
-    <span><b>{gate.title}</b>: {gate.found || gate.needed}</span>
-    {#if gate.entry}<small
-        >{gate.entry.by}, {when(new Date(gate.entry.at), job.facts.timeZone, appClock.now)}</small
-      >{/if}
-    {#if gate.state !== 'WAITING' && !open}
+    <span><b>Gate: {gate.title}</b>, {gate.needed}</span>
+    {#if !open}
       <Button onclick={() => (open = true)}
         >{gate.state === 'OPEN' ? `Test: ${gate.title}` : 'Test again'}</Button
       >
     {/if}
   </div>
-  {#if gate.state === 'FAILED'}<p><b>Do:</b> {gate.again}</p>{/if}
   {#if open}
     <form onsubmit={save} novalidate>
       <Trouble problem={sending.problem} {shown} />
@@ -65,12 +57,15 @@
           fault={sending.fault(`values.${field.id}`)}
         />
       {/each}
-      <TextEntry
-        label="By"
-        fault={sending.fault('by')}
-        bind:value={sending.by}
-        autocomplete="name"
-      />
+      <div class="grid">
+        <TextEntry
+          label="By"
+          fault={sending.fault('by')}
+          bind:value={sending.by}
+          autocomplete="name"
+        />
+        <Earlier timeZone={job.facts.timeZone} fault={sending.fault('at')} bind:value={earlier} />
+      </div>
       <p class="soft">Passes with: {gate.needed}. {gate.source.sentence}</p>
       <div class="buttons">
         <Button kind="main" type="submit" disabled={sending.busy}>Record the gate</Button>
@@ -82,7 +77,7 @@
 
 <style>
   .gate {
-    margin-block-start: 8px;
+    margin-block: 8px;
     padding: 6px 12px;
     background: var(--paper);
     border-inline-start: 4px solid var(--line-strong);
@@ -92,19 +87,15 @@
     border-color: var(--go);
   }
 
-  [data-state='FAILED'] {
-    border-color: var(--stop);
-  }
-
   .line {
     display: flex;
     flex-wrap: wrap;
     align-items: center;
+    justify-content: space-between;
     gap: 4px 14px;
     min-block-size: var(--tap);
   }
 
-  small,
   .soft {
     color: var(--ink-soft);
     font-size: 13px;
@@ -112,6 +103,12 @@
 
   form {
     padding-block: 8px;
+  }
+
+  .grid {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+    gap: 0 16px;
   }
 
   .buttons {

@@ -1,10 +1,17 @@
 <script lang="ts">
-  import type { JobView, ZoneView } from '../../api/types';
+  import { asProblem, type ApiProblem, prepSheet, prepSheetUrl } from '../../api/client';
+  import type { JobView, PrepSheet, Units, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
+  import FigureButton from '../../parts/FigureButton.svelte';
   import Fold from '../../parts/Fold.svelte';
   import Mark from '../../parts/Mark.svelte';
   import SourceLine from '../../parts/SourceLine.svelte';
-  import GateForm from './GateForm.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
+  import PaceDialog from './PaceDialog.svelte';
+  import RepairList from './RepairList.svelte';
+  import ShiftDesk from './ShiftDesk.svelte';
+  import StagingList from './StagingList.svelte';
+  import StepRow from './StepRow.svelte';
   import WashDesk from './WashDesk.svelte';
 
   interface Props {
@@ -15,10 +22,37 @@
 
   let { desk, job, zone }: Props = $props();
   const prep = $derived(zone.report.prep);
+  const units = $derived(job.facts.units as Units);
   /** Tile and vinyl have no profile to be opened. */
   const opens = $derived(prep.method === '' || prep.steps.some((s) => s.gate?.id === 'profile'));
   const here = $derived(prep.refused.filter((r) => !r.elsewhere));
   const elsewhere = $derived(prep.refused.filter((r) => r.elsewhere));
+
+  let sheet = $state.raw<PrepSheet | null>(null);
+  let problem = $state.raw<ApiProblem | null>(null);
+  let pacing = $state(false);
+
+  // what it takes follows whatever was logged, here or on another screen
+  $effect(() => {
+    const of = zone;
+    prepSheet(job.id, of.id).then(
+      (s) => {
+        if (of.id === zone.id) {
+          sheet = s;
+          problem = null;
+        }
+      },
+      (e: unknown) => (problem = asProblem(e)),
+    );
+  });
+
+  const totals = $derived(
+    sheet ? [sheet.hours, sheet.dust, sheet.water].filter((f) => f !== undefined) : [],
+  );
+  const inHand = $derived(prep.steps.filter((s) => s.state === 'OPEN' && s.timed));
+  /** Opened for whoever comes to it so, and not shut under the hand that ticks the last. */
+  const wanted = $derived(inHand.some((s) => (sheetOf(s.id)?.missing.length ?? 0) > 0));
+  const sheetOf = (id: string) => sheet?.steps.find((s) => s.id === id);
 </script>
 
 <header>
@@ -35,31 +69,52 @@
         published table says {prep.byThickness}.
       </p>
     {/if}
+    {#if totals.length > 0}
+      <p class="parts">
+        {#each totals as figure (figure.label)}
+          <span>{figure.label} <FigureButton {figure} /></span>
+        {/each}
+        <button type="button" onclick={() => (pacing = true)}>Paces</button>
+        <a href={prepSheetUrl(job.id, zone.id)} target="_blank" rel="noopener">Prep sheet (PDF)</a>
+      </p>
+    {/if}
   </div>
 </div>
+<Trouble {problem} shown={[]} />
 
 <div class="columns">
-  <ol>
-    {#each prep.steps as step, i (step.title)}
-      <li>
-        <span class="n">{i + 1}</span>
-        <div>
-          <h2>{step.title}</h2>
-          <p>{step.does}</p>
-          <p class="soft">Why: {step.why}</p>
-          {#if step.caution}<p class="caution"><b>Caution.</b> {step.caution}</p>{/if}
-          {#if step.gate}<GateForm {desk} {job} {zone} gate={step.gate} />{/if}
-        </div>
-      </li>
-    {/each}
-    <li>
-      <span class="n"></span>
-      <Fold title="Mix a wash" about="Any ratio into any vessel, and what must never meet.">
-        <WashDesk {job} {zone} />
-      </Fold>
-    </li>
-  </ol>
+  <div>
+    {#if sheet && sheet.staging.length > 0}
+      {#key zone.id}
+        <StagingList {desk} {zone} things={sheet.staging} {wanted} />
+      {/key}
+    {/if}
+    <ol>
+      {#each prep.steps as step, i (`${step.id} ${step.round}`)}
+        <StepRow {desk} {job} {zone} {step} n={i + 1} sheet={sheetOf(step.id)} />
+      {/each}
+    </ol>
+    <Fold title="Mix a wash" about="Any ratio into any vessel, and what must never meet.">
+      <WashDesk {job} {zone} />
+    </Fold>
+    <Fold
+      title="Silica that was measured"
+      about="What a laboratory found in the air of a shift, averaged over eight hours."
+    >
+      <ShiftDesk {units} />
+    </Fold>
+  </div>
   <section>
+    {#if sheet && sheet.used.length > 0}
+      <h2>To buy and to bring</h2>
+      <dl>
+        {#each sheet.used as figure (figure.label)}
+          <dt>{figure.label}</dt>
+          <dd><FigureButton {figure} /></dd>
+        {/each}
+      </dl>
+    {/if}
+    {#if sheet && prep.method !== ''}<RepairList repairs={sheet.repairs} />{/if}
     <h2>Why not the others</h2>
     {#each here as refused (refused.method)}
       <h3>{refused.title}</h3>
@@ -83,6 +138,13 @@
     </p>
   </section>
 </div>
+{#if pacing}
+  <PaceDialog
+    {units}
+    first={sheet?.steps.map((s) => s.effort.work) ?? []}
+    onclose={() => (pacing = false)}
+  />
+{/if}
 
 <style>
   header {
@@ -97,6 +159,7 @@
 
   h2 {
     font: 600 17px/1.3 var(--text);
+    margin-block-start: 18px;
   }
 
   h3 {
@@ -114,39 +177,46 @@
     border-block-end: 4px solid var(--ink);
   }
 
+  .parts {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 2px 18px;
+  }
+
+  .choice .parts > button {
+    border: 0;
+    padding: 0;
+    background: none;
+    color: var(--chalk);
+    text-decoration: underline;
+    cursor: pointer;
+  }
+
   .method {
     font: 600 40px/1 var(--figures);
     text-transform: uppercase;
+    max-inline-size: 320px;
   }
 
   .columns {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) 250px;
+    grid-template-columns: minmax(0, 1fr) 260px;
     gap: 32px;
   }
 
-  ol > li {
-    display: grid;
-    grid-template-columns: 34px minmax(0, 1fr);
-    padding-block: 10px 12px;
-    border-block-start: 1px solid var(--line);
+  .columns > section > h2:first-child {
+    margin-block-start: 0;
   }
 
-  .n {
-    font: 600 26px/1 var(--figures);
-    color: var(--chalk);
+  dl {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    gap: 2px 12px;
   }
 
   .soft {
     color: var(--ink-soft);
-    font-size: 14px;
-  }
-
-  .caution {
-    margin-block: 4px;
-    padding: 6px 10px;
-    border-inline-start: 4px solid var(--hold);
-    background: var(--hold-wash);
     font-size: 14px;
   }
 

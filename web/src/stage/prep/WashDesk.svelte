@@ -1,6 +1,6 @@
 <script lang="ts">
   import { type ApiProblem, asProblem, mixWash, washes } from '../../api/client';
-  import type { JobView, Units, WashMix, WashesView, ZoneView } from '../../api/types';
+  import type { JobView, MixView, Units, WashesView, ZoneView } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
@@ -18,7 +18,8 @@
   const units = $derived(job.facts.units as Units);
 
   let view = $state.raw<WashesView | null>(null);
-  let mix = $state.raw<WashMix | null>(null);
+  let made = $state.raw<MixView | null>(null);
+  const mix = $derived(made?.mix);
   let problem = $state.raw<ApiProblem | null>(null);
   let chemical = $state('DEGREASER');
   let ratio = $state('');
@@ -45,13 +46,14 @@
   async function work(event: SubmitEvent) {
     event.preventDefault();
     problem = null;
-    mix = null;
+    made = null;
     try {
-      mix = await mixWash({
+      made = await mixWash({
         chemical,
         ratio,
         last,
         vessel: values['vessel'] ?? '',
+        marks: values['marks'] ?? '',
         area: values['area'] ?? '',
         spread: values['spread'] ?? '',
         units,
@@ -64,7 +66,7 @@
 
 {#if view && chosen}
   <form onsubmit={work} novalidate>
-    <Trouble {problem} shown={['ratio', 'last', 'vessel', 'area', 'spread']} />
+    <Trouble {problem} shown={['ratio', 'last', 'vessel', 'marks', 'area', 'spread']} />
     <div class="grid">
       <ChoiceEntry label="What goes in" choices={view.chemicals} bind:value={chemical} />
       <TextEntry
@@ -103,13 +105,18 @@
       <p>
         <b>{mix.words}.</b>
         {mix.vessels}
-        {mix.vessels === 1 ? 'vessel' : 'vessels'}, <FigureButton figure={mix.total} /> in all.
+        {mix.vessels === 1 ? 'vessel' : 'vessels'}, <FigureButton figure={mix.total} /> in all, <FigureButton
+          figure={mix.section}
+        /> for 10 × 10 ft.
       </p>
       <ol>
         <li>
           {mix.order[0]}
           <FigureButton figure={mix.water} />
-          <small>{mix.water.also}; {Math.round(mix.waterLine.value)} % of the filling</small>
+          <small
+            >{mix.water.also}; {Math.round(mix.waterLine.value)} % of the filling{#if made?.mark},
+              to line <FigureButton figure={made.mark} />{/if}</small
+          >
         </li>
         <li>
           {mix.order[1]}

@@ -14,13 +14,17 @@ import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.plan.Doubt;
+import openslab.core.floor.plan.Flaws;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFacts;
+import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.mix.Crew;
 import openslab.core.prep.PrepMethods;
 import openslab.core.prep.SiteLimits;
+import openslab.core.prep.repair.PatchLimits;
+import openslab.core.prep.work.Works;
 import openslab.core.product.Broadcast;
 import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
@@ -45,6 +49,8 @@ public final class Stories {
 
     private final List<LogEntry> log = new ArrayList<>();
     private final List<Doubt> planDoubts = new ArrayList<>();
+    private Flaws flaws = Flaws.NONE;
+    private SiteLimits site = new SiteLimits(true, true);
     private Substrate substrate = Substrate.BARE_CONCRETE;
     private Shape shape = new Rectangle(10, 8);
     private Optional<Double> planSlabC = Optional.empty();
@@ -226,6 +232,30 @@ public final class Stories {
         return this;
     }
 
+    /** What the plan has to be made good. */
+    public Stories flawed(Flaws found) {
+        flaws = found;
+        return this;
+    }
+
+    public Stories at(SiteLimits place) {
+        site = place;
+        return this;
+    }
+
+    public Stories begun(double hours, String step) {
+        return entry(LogEntry.Kind.BEGUN, step, "", hours, List.of(), "");
+    }
+
+    public Stories done(double hours, String step, String values) {
+        return entry(
+                LogEntry.Kind.DONE, step, "", hours, Works.ofStep("step", step).doneFields(), values);
+    }
+
+    public Stories tick(double hours, String thing) {
+        return entry(LogEntry.Kind.TICK, thing, "", hours, List.of(), "");
+    }
+
     /** A plan that does not close, say. */
     public Stories doubted(Doubt doubt) {
         planDoubts.add(doubt);
@@ -237,12 +267,11 @@ public final class Stories {
                 "zone",
                 "Zone",
                 shape,
-                planDoubts,
+                new ZoneFacts.PlanFacts(planDoubts, flaws),
                 substrate,
                 Exposure.INDOORS,
-                new SiteLimits(true, true),
-                Crew.DEFAULT,
-                planSlabC,
+                site,
+                new ZoneFields.Settings(Crew.DEFAULT, planSlabC, PatchLimits.DEFAULT),
                 layers,
                 log);
     }

@@ -76,12 +76,11 @@ public class StoryTest {
                     facts.id(),
                     facts.name(),
                     facts.shape(),
-                    facts.planDoubts(),
+                    facts.plan(),
                     facts.substrate(),
                     facts.exposure(),
                     facts.site(),
-                    facts.crew(),
-                    facts.planSlabC(),
+                    facts.settings(),
                     facts.layers(),
                     some);
             var judged = ZoneReport.of(partial, UnitSystem.US, Stories.WHERE, Stories.moment(2))

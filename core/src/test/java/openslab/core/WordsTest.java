@@ -92,7 +92,8 @@ public class WordsTest {
         assertTrue(titles.indexOf("Neutralise, rinse twice") < titles.indexOf("Dry 24 h"));
         assertTrue(etch.steps().get(2).does().contains("Acid into water, never water into acid"));
         assertEquals(
-                etch.gates().stream().map(g -> g.id()).toList(), List.of("fizz", "rinse-ph", "dry", "rub", "profile"));
+                etch.gates().stream().map(g -> g.id()).toList(),
+                List.of("patch", "fizz", "rinse-ph", "dry", "rub", "profile", "no-dust"));
         assertTrue(etch.steps().stream().anyMatch(s -> s.caution().contains("Goggles")));
     }
 

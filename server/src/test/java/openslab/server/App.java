@@ -225,6 +225,13 @@ public final class App implements AutoCloseable {
         return form;
     }
 
+    /** What went on over a preparation that nobody has recorded, with the reason for it. */
+    static Map<String, Object> allTheSame(String kind, String subject, Map<String, String> values) {
+        var form = logForm(kind, subject, "", values);
+        form.put("note", "Prepared by the client's own crew.");
+        return form;
+    }
+
     /** A job with one zone: its id, and the zone's. */
     record Floor(String job, String zone) {
         String log() {

@@ -113,6 +113,12 @@ public class BadInputTest {
                                 "units",
                                 "US");
                     case "batch" -> App.logForm("BATCH", "primer", "", Map.of("volume", "2", "area", "400"));
+                    case "done" ->
+                        App.logForm("DONE", "degrease", "", Map.of("amount", "200", "hours", "2", "hands", "1"));
+                    case "begun" -> App.logForm("BEGUN", "sweep", "", Map.of());
+                    case "tick" -> App.logForm("TICK", "goggles", "", Map.of());
+                    case "pace" -> Map.of("pace", "200 ft²/h", "units", "US");
+                    case "shift" -> Map.of("spells", List.of(Map.of("air", "90", "hours", "4")), "units", "US");
                     case "strike" -> App.logForm("STRIKE", UUID.randomUUID().toString(), "", Map.of());
                     case "layer" -> Map.of("plannedStart", "2026-05-06T09:30:00Z");
                     case "sheet" -> app.get("/api/sheets").body().path(0).path("form");
@@ -139,6 +145,8 @@ public class BadInputTest {
             case "sheet" -> app.post("/api/sheets", body);
             case "file" -> app.post("/api/job-files?copy=true", body);
             case "wash" -> app.post("/api/washes", body);
+            case "shift" -> app.post("/api/silica-shifts", body);
+            case "pace" -> app.put("/api/paces/grind", 1, body);
             case "echo" -> app.post("/api/echo/shape", body);
             default -> app.post(floor.log(), body);
         };

@@ -90,9 +90,9 @@ public class DeliveryTest {
                         "calcium-chloride",
                         "B",
                         Map.of("dishArea", "0.445", "gain", "1.51", "hours", "62")));
-        app.post(floor.log(), App.logForm("GATE", "profile", "", Map.of("csp", "3")));
-        app.post(floor.log(), App.logForm("BATCH", "primer", "", Map.of("volume", "1.5", "area", "441")));
-        app.post(floor.log(), App.logForm("COAT", "primer", "", Map.of()));
+        app.post(floor.log(), App.logForm("GATE", "residue", "", Map.of("residue", "none")));
+        app.post(floor.log(), App.allTheSame("BATCH", "primer", Map.of("volume", "1.5", "area", "441")));
+        app.post(floor.log(), App.allTheSame("COAT", "primer", Map.of()));
         app.post(floor.log(), App.logForm("NOTE", "", "", Map.of()));
         var words = new java.util.ArrayList<String>();
         app.get(floor.path())
@@ -106,7 +106,7 @@ public class DeliveryTest {
                         "Batch mixed for the primer: area 441 ft², volume 1.5 gal",
                         "Calcium chloride: dishArea 0.445 ft², gain 1.51 g, hours 62 h",
                         "Coat done: primer",
-                        "Gate profile: csp 3",
+                        "Gate residue: residue none",
                         "Note"));
     }
 

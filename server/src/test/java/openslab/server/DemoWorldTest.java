@@ -49,12 +49,12 @@ public class DemoWorldTest {
                 new TreeMap<>(Map.of(
                         "Boat-repair workshop", "wet",
                         "Old tram shed café", "hold",
-                        "Bakery", "stop",
+                        "Bakery", "hold",
                         "Ropewalk extension", "stop",
-                        "Ferry line store", "go",
+                        "Ferry line store", "in hand",
                         "Pottery kiln room", "go",
                         "Seed bank packing room", "curing",
-                        "School boiler house", "go")));
+                        "School boiler house", "wet")));
     }
 
     @Test(dataProvider = "nows")

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.product.Clock;
+import openslab.core.quantity.Show;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Standing;
@@ -16,7 +17,8 @@ import openslab.core.survey.Verdict;
 final class DayLine {
     private DayLine() {}
 
-    static List<RunningClock> clocks(Survey survey, Survey.Judgement judged, List<LayerReport> layers, ZoneFacts zone) {
+    static List<RunningClock> clocks(
+            Survey survey, Survey.Judgement judged, PrepReport prep, List<LayerReport> layers, ZoneFacts zone) {
         var bars = new ArrayList<RunningClock>();
         for (Finding finding : judged.findings()) {
             finding.readyAt()
@@ -30,6 +32,13 @@ final class DayLine {
                     .ifPresent(until -> bars.add(
                             new RunningClock(out.standing().then() + at, out.from(), until, Mark.WINDOW_OPEN, false)));
         }
+        prep.running()
+                .ifPresent(s -> bars.add(new RunningClock(
+                        Show.lower(s.title()),
+                        s.started().orElseThrow(),
+                        s.ready().orElseThrow(),
+                        s.timed() ? Mark.IN_HAND : Mark.WET,
+                        false)));
         for (LayerReport layer : layers) {
             boolean planned = !layer.coated();
             String name = layer.sheet().role().label().toLowerCase(java.util.Locale.ROOT);
@@ -99,6 +108,10 @@ final class DayLine {
                     ? beforeCoat(top.get(), liquids.get(above), now)
                     : inService(top.get(), service, now);
         }
+        Optional<RunningClock.Next> ofPrep = preparing(prep, now);
+        if (ofPrep.isPresent()) {
+            return ofPrep.get();
+        }
         if (judged.verdict() == Verdict.HOLD || judged.verdict() == Verdict.STOP) {
             Optional<Instant> waits = judged.earliestAnswer().filter(now::isBefore);
             if (!standing.isEmpty()
@@ -115,6 +128,30 @@ final class DayLine {
                 .map(first -> RunningClock.Next.of(
                         first.sheet().role().label() + " goes on", first.start().filter(now::isBefore), Mark.GO))
                 .orElseGet(() -> RunningClock.Next.of("Choose a build-up", Optional.empty(), Mark.HOLD));
+    }
+
+    /** A clock that runs, a step that is done again, or the step it stands at; empty where nobody has begun. */
+    private static Optional<RunningClock.Next> preparing(PrepReport prep, Instant now) {
+        Optional<PrepReport.StepReport> running = prep.running();
+        if (running.isPresent()) {
+            Instant ready = running.get().ready().orElseThrow();
+            String gate = running.get().gate().map(g -> Show.lower(g.title())).orElse("the next step");
+            return Optional.of(
+                    now.isBefore(ready)
+                            ? RunningClock.Next.of(
+                                    "then " + gate,
+                                    Optional.of(ready),
+                                    running.get().timed() ? Mark.IN_HAND : Mark.WET)
+                            : RunningClock.Next.of(gate + " now", Optional.empty(), Mark.WINDOW_OPEN));
+        }
+        Optional<RunningClock.Next> again = prep.repeating()
+                .map(s -> RunningClock.Next.of("again: " + Show.lower(s.title()), Optional.empty(), Mark.HOLD));
+        if (again.isPresent() || prep.mark() != Mark.IN_HAND) {
+            return again;
+        }
+        return prep.open().stream()
+                .findFirst()
+                .map(s -> RunningClock.Next.of(Show.lower(s.title()), Optional.empty(), Mark.IN_HAND));
     }
 
     /** To a test that stands on the floor: not before its time, and then within its window. */

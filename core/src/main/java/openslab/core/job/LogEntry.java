@@ -16,7 +16,7 @@ import openslab.core.survey.instrument.Instrument;
  * One thing that happened, never changed afterwards. A mistake is struck by a later entry, and stays readable.
  *
  * @param key made by whoever sent it, so that a tap sent twice is stored once
- * @param subject what it is about: a test method, a gate, a layer, a place, a defect, or the key of the entry struck; empty for a note
+ * @param subject what it is about: a test method, a gate, a step, a layer, a place, a defect, a thing that lies ready, or the key of the entry struck; empty for a note
  * @param place where on the floor; empty where it speaks for the whole zone
  * @param at when it happened
  * @param instrument what a reading was taken with; empty where nobody said, and for everything else
@@ -48,6 +48,12 @@ public record LogEntry(
         SET,
         /** A defect was drawn on the floor. */
         AREA,
+        /** A step of the preparation was begun, and with it its clock. */
+        BEGUN,
+        /** A step of the preparation was done. */
+        DONE,
+        /** Something lies ready. */
+        TICK,
         STRIKE
     }
 

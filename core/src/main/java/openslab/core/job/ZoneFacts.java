@@ -10,6 +10,7 @@ import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.plan.Doubt;
+import openslab.core.floor.plan.Flaws;
 import openslab.core.mix.Crew;
 import openslab.core.prep.SiteLimits;
 import openslab.core.product.Exposure;
@@ -27,19 +28,34 @@ import openslab.core.survey.place.Placement;
  * What is known of a zone, and what was chosen for it. The log is sifted once: everything derived asks it again and again.
  */
 public final class ZoneFacts {
+    /**
+     * What a plan says of a zone beside its shape.
+     *
+     * @param doubts why its shape cannot be built on yet; empty where it was typed
+     * @param flaws what has to be made good
+     */
+    public record PlanFacts(List<Doubt> doubts, Flaws flaws) {
+        /** Of a zone whose sides were typed. */
+        public static final PlanFacts NONE = new PlanFacts(List.of(), Flaws.NONE);
+
+        public PlanFacts {
+            doubts = List.copyOf(doubts);
+        }
+    }
+
     private record About(LogEntry.Kind kind, String subject) {}
 
     private final String id;
     private final String name;
     private final Shape shape;
-    private final List<Doubt> planDoubts;
+    private final PlanFacts plan;
     private final Substrate substrate;
     private final Exposure exposure;
     private final SiteLimits site;
-    private final Crew crew;
-    private final Optional<Double> planSlabC;
+    private final ZoneFields.Settings settings;
     private final List<LayerChoice> layers;
     private final List<LogEntry> log;
+    private final List<LogEntry> unstruck;
     private final Map<About, List<LogEntry>> standing;
     private final Survey survey;
     private final List<Placement.Marked> places;
@@ -47,8 +63,7 @@ public final class ZoneFacts {
     private final Optional<Double> slabC;
 
     /**
-     * @param planDoubts why its shape cannot be built on yet; empty where it was typed
-     * @param planSlabC the slab temperature to plan with; the newest reading where nobody set one
+     * @param plan what the plan says of it beside its shape
      * @param layers from the slab upward
      * @param log oldest first, struck entries and their strikes included
      */
@@ -56,26 +71,24 @@ public final class ZoneFacts {
             String id,
             String name,
             Shape shape,
-            List<Doubt> planDoubts,
+            PlanFacts plan,
             Substrate substrate,
             Exposure exposure,
             SiteLimits site,
-            Crew crew,
-            Optional<Double> planSlabC,
+            ZoneFields.Settings settings,
             List<LayerChoice> layers,
             List<LogEntry> log) {
         this.id = id;
         this.name = name;
         this.shape = shape;
-        this.planDoubts = List.copyOf(planDoubts);
+        this.plan = plan;
         this.substrate = substrate;
         this.exposure = exposure;
         this.site = site;
-        this.crew = crew;
-        this.planSlabC = planSlabC;
+        this.settings = settings;
         this.layers = List.copyOf(layers);
         this.log = List.copyOf(log);
-        List<LogEntry> unstruck = LogEntry.standing(this.log);
+        this.unstruck = LogEntry.standing(this.log);
         this.standing = unstruck.stream().collect(Collectors.groupingBy(e -> new About(e.kind(), e.subject())));
         Map<String, LogEntry> marked = new TreeMap<>();
         unstruck.stream()
@@ -104,7 +117,7 @@ public final class ZoneFacts {
                 .toList();
         this.survey = new Survey(readings, areas, places);
         this.standingTests = standingTests(unstruck, survey);
-        this.slabC = planSlabC.or(() -> survey.newest(Climate.ID).map(r -> r.number("slab")));
+        this.slabC = settings.planSlabC().or(() -> survey.newest(Climate.ID).map(r -> r.number("slab")));
     }
 
     public String id() {
@@ -119,8 +132,8 @@ public final class ZoneFacts {
         return shape;
     }
 
-    public List<Doubt> planDoubts() {
-        return planDoubts;
+    public PlanFacts plan() {
+        return plan;
     }
 
     public Substrate substrate() {
@@ -136,11 +149,11 @@ public final class ZoneFacts {
     }
 
     public Crew crew() {
-        return crew;
+        return settings.crew();
     }
 
-    public Optional<Double> planSlabC() {
-        return planSlabC;
+    public ZoneFields.Settings settings() {
+        return settings;
     }
 
     public List<LayerChoice> layers() {
@@ -149,6 +162,11 @@ public final class ZoneFacts {
 
     public List<LogEntry> log() {
         return log;
+    }
+
+    /** Everything that stands in the log, in the order it was logged. */
+    public List<LogEntry> standing() {
+        return unstruck;
     }
 
     /** What stands in the log of this kind about {@code subject}, oldest first. */

@@ -2,7 +2,10 @@ package openslab.core.job;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
 import openslab.core.mix.Crew;
+import openslab.core.prep.repair.PatchLimits;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.Value;
@@ -22,10 +25,52 @@ public final class ZoneFields {
             Field.quantity("allowance", "Allowance", Unit.PERCENT, 0, 100, "mixed and bought on top"));
 
     /** Left out where the newest reading is to be planned with. */
-    public static final Field SLAB = Field.quantity(
+    private static final Field SLAB = Field.quantity(
             "slab", "Plan at slab temperature", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 75, "empty: the newest reading");
 
+    private static final Field LIFT = Field.quantity(
+            "lift", "Deepest lift of the patch", Unit.INCH, Unit.MILLIMETRE, 0.002, 0.3, "empty: 1/2 in, 13 mm");
+    private static final Field SETS =
+            Field.quantity("sets", "Patch sets in", Unit.HOUR, 0.1, 72, "empty: 2 h; the sheet in hand beats it");
+    private static final Field VOIDS = Field.quantity(
+            "voids", "Hollow places are cut out", Unit.INCH, Unit.MILLIMETRE, 0.002, 0.5, "empty: 1/2 in, 13 mm deep");
+
+    /** What has a value of its own where it is left out. */
+    public static final List<Field> IF_WANTED =
+            Stream.of(SLAB, LIFT, SETS, VOIDS).map(Field::ifWanted).toList();
+
+    public static final List<Field> ALL =
+            Stream.of(CREW, IF_WANTED).flatMap(List::stream).toList();
+
     private ZoneFields() {}
+
+    /**
+     * How a zone is worked.
+     *
+     * @param planSlabC the slab temperature to plan with, °C; the newest reading where nobody set one
+     */
+    public record Settings(Crew crew, Optional<Double> planSlabC, PatchLimits patch) {}
+
+    /** Whether a setting is called so. */
+    public static boolean has(String id) {
+        return ALL.stream().anyMatch(f -> f.id().equals(id));
+    }
+
+    public static Settings settings(Map<String, Value> values) {
+        Value slab = values.get(SLAB.id());
+        return new Settings(
+                crew(values),
+                Optional.ofNullable(slab).map(Value::base),
+                new PatchLimits(
+                        base(values, LIFT, PatchLimits.DEFAULT.liftM()),
+                        base(values, SETS, PatchLimits.DEFAULT.setsMin()),
+                        base(values, VOIDS, PatchLimits.DEFAULT.voidM())));
+    }
+
+    private static double base(Map<String, Value> values, Field field, double otherwise) {
+        Value value = values.get(field.id());
+        return value == null ? otherwise : value.base();
+    }
 
     public static Crew crew(Map<String, Value> values) {
         return new Crew(

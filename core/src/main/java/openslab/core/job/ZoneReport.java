@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import openslab.core.buildup.BuildUp;
 import openslab.core.floor.Outline;
@@ -59,7 +58,7 @@ public record ZoneReport(
         Optional<Site> site = limits.map(l -> new Site(l, zone.substrate(), area.base(), system, now));
         Survey.Judgement judged = site.map(s -> survey.judge(s, besides)).orElseGet(ZoneReport::nothingChosen);
         ProfileNeed need = buildUp.profileNeed();
-        PrepReport prep = PrepReport.of(zone, need, buildUp.profileByThickness());
+        PrepReport prep = PrepReport.of(zone, need, buildUp.profileByThickness(), system);
         List<LayerReport> layers = LayerStack.of(zone, buildUp, area.base(), system, now);
         Optional<LayerReport> top =
                 layers.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b);
@@ -82,14 +81,15 @@ public record ZoneReport(
                 layers,
                 service,
                 strata(judged, prep, layers, service),
-                DayLine.clocks(survey, judged, layers, zone),
+                DayLine.clocks(survey, judged, prep, layers, zone),
                 DayLine.next(judged, zone.standingTests(), prep, layers, service, now));
     }
 
     /** What is known of the zone by other means than tests. */
     static List<Finding> findings(ZoneFacts zone) {
         var findings = new ArrayList<Finding>();
-        zone.planDoubts()
+        zone.plan()
+                .doubts()
                 .forEach(d -> findings.add(Finding.of(d.rule())
                         .measured(d.measured())
                         .needed(d.needed(), PLAN)
@@ -106,9 +106,9 @@ public record ZoneReport(
                 .needed("concrete, or tests made for this substrate", Source.ours("a test is made for what it tests"))
                 .hold(
                         Show.lower(substrate.label()) + " under it",
-                        "The tests and the preparation here are for concrete; on " + Show.lower(substrate.label())
-                                + " they prove nothing.",
-                        "Go by the sheet in hand and a test patch until this substrate has methods of its own.");
+                        "The moisture tests are made for concrete; on " + Show.lower(substrate.label())
+                                + " they prove nothing of what is below it.",
+                        "Prepare it by its own method, gate by gate, and go by the sheet in hand and a test patch.");
     }
 
     private static Survey.Judgement nothingChosen() {
@@ -156,7 +156,14 @@ public record ZoneReport(
         if (prep.method().isEmpty()) {
             return "no method fits";
         }
-        String title = prep.title().toLowerCase(Locale.ROOT);
+        if (prep.repeating().isPresent()) {
+            return "again: " + Show.lower(prep.repeating().get().title());
+        }
+        String title = Show.lower(prep.title());
+        if (prep.mark() == Mark.IN_HAND) {
+            int done = prep.steps().size() - prep.open().size();
+            return title + ", " + done + " of " + prep.steps().size();
+        }
         return prep.opens() ? title + ", " + prep.need() : title;
     }
 }

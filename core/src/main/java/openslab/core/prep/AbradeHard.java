@@ -3,6 +3,7 @@ package openslab.core.prep;
 import java.util.List;
 import java.util.Set;
 import openslab.core.floor.Substrate;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -49,15 +50,18 @@ final class AbradeHard implements PrepMethod {
         boolean metal = condition.substrate() == Substrate.METAL;
         return List.of(
                 Step.of(
+                        Works.FIX_LOOSE,
                         "Fix what is loose, sweep",
                         "Nails, bolts and edges below the surface.",
                         "What moves cracks every film."),
                 Step.of(
+                                Works.SOLVENT_WIPE,
                                 "Wipe with solvent",
                                 "Fresh cloths, one way, turned often.",
                                 "Abrading grease only works it in.")
                         .careful("Flammable: no flame, no spark, fresh air, gloves."),
                 Step.of(
+                                Works.ABRADE,
                                 metal ? "Abrade to bright metal" : "Sand it dull all over",
                                 metal
                                         ? "Coarse disc or needle gun at rust, then even all over."
@@ -65,12 +69,16 @@ final class AbradeHard implements PrepMethod {
                                 "A film holds to tooth, not to shine.")
                         .careful("Dust: vacuum at the tool, respirator. Old paint may hold lead: sample it first.")
                         .until(Gate.dull()),
-                Step.of("Vacuum and wipe again", "Until the cloth stays clean.", "Dust is a release layer.")
-                        .until(Gate.noDust()),
+                Step.of(Works.WIPE, "Vacuum and wipe again", "Until the cloth stays clean.", "Dust is a release layer.")
+                        .until(Gate.noDust())
+                        .closes(),
                 Step.of(
+                                Works.CHECK,
                                 "Coat the same day",
                                 metal ? "Before it blooms with rust." : "Dry to the touch and to the meter.",
                                 "A night of dew undoes it.")
-                        .until(Gate.dry(2)));
+                        .which("dry")
+                        .until(Gate.dry(2))
+                        .closes());
     }
 }

@@ -3,6 +3,8 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.prep.silica.SilicaTask;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -55,18 +57,20 @@ final class BreakOut implements PrepMethod {
     public List<Step> steps(Condition condition, ProfileNeed need) {
         return List.of(
                 Step.of(
-                        "Saw it into pieces",
-                        "To the depth of the overlay and no deeper.",
-                        "Pieces come up; a whole sheet takes sound concrete along."),
+                                Works.SAW_UP,
+                                "Saw it into pieces",
+                                "To the depth of the overlay and no deeper.",
+                                "Pieces come up; a whole sheet takes sound concrete along.")
+                        .careful("Silica: " + SilicaTask.HANDHELD_SAW.control() + ". Eyes and ears."),
                 Step.of(
+                                Works.BREAK_OUT,
                                 "Lift it with scrapers and light hammers",
                                 "From the edge where it rings hollow.",
                                 "What still holds in one place lets go next winter.")
-                        .careful(
-                                "Eyes, ears, dust: water or a collector at the hammer, a respirator indoors (OSHA 29 CFR 1926.1153 Table 1, from memory; local rules decide).")
+                        .careful("Eyes, ears, dust: " + SilicaTask.CHIPPER.control() + ", a respirator indoors.")
                         .until(Gate.sound()),
-                Step.of("Sweep and vacuum", "Joints too.", "The next look wants to see concrete.")
+                Step.of(Works.VACUUM_OFF, "Sweep and vacuum", "Joints too.", "The next look wants to see concrete.")
                         .until(Gate.rub()),
-                Step.walkAgain("Key in a new walk-over: the slab under it is another floor."));
+                Steps.walkAgain("Key in a new walk-over: the slab under it is another floor."));
     }
 }

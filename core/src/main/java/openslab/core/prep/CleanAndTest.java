@@ -2,12 +2,20 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
+import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.wash.Dose;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
 /** Clean, then look again: nothing is opened while something unknown or greasy is on it. */
 final class CleanAndTest implements PrepMethod {
+    static final Dose DOSE = Dose.of(4, Chemical.DEGREASER);
+
+    /** Degreaser stands before it is scrubbed. */
+    static final double STANDS_MIN = 10;
+
     private static final About ABOUT = new About(
             "clean-and-test",
             "Clean and test again",
@@ -51,27 +59,37 @@ final class CleanAndTest implements PrepMethod {
 
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
+        Step degrease = Step.of(
+                        Works.DEGREASE,
+                        "Degrease and scrub",
+                        "Work in sections; scrub joints and corners by hand.",
+                        "Oil sits deepest where the pad does not reach.")
+                .careful(Chemical.Family.ALKALI.caution())
+                .mixes(DOSE)
+                .dwells(STANDS_MIN);
+        Step rinse = Step.of(
+                        Works.RINSE,
+                        "Rinse each section with fresh water",
+                        "Pick the water up before it dries.",
+                        "Dirty rinse water lays the oil down again as a thin film.")
+                .careful(Steps.DISPOSAL)
+                .until(Gate.residue());
         return List.of(
                 Step.of(
+                        Works.SWEEP,
                         "Sweep and vacuum",
                         "Edges and joints too.",
                         "Grit under a scrubber scratches and turns to slurry."),
+                degrease,
+                rinse,
                 Step.of(
-                                "Degrease and scrub",
-                                "Work in sections; scrub joints and corners by hand.",
-                                "Oil sits deepest where the pad does not reach.")
-                        .careful("Degreasers burn skin and eyes: gloves and goggles. Never mix cleaners."),
-                Step.of(
-                                "Rinse each section with fresh water",
-                                "Pick the water up before it dries.",
-                                "Dirty rinse water lays the oil down again as a thin film.")
-                        .careful("Wash water goes where local rules let it, not simply down the drain.")
-                        .until(Gate.residue()),
-                Step.of(
+                                Works.CHECK,
                                 "Drop water again",
                                 "At every place that beaded and at every stain.",
                                 "If water cannot get in, neither can the primer.")
-                        .until(Gate.soaks()),
-                Step.walkAgain("Key in a new walk-over: the method is chosen from what is found then."));
+                        .which("drop")
+                        .until(Gate.soaks())
+                        .failingRepeats(degrease.id(), rinse.id()),
+                Steps.walkAgain("Key in a new walk-over: the method is chosen from what is found then."));
     }
 }

@@ -2,11 +2,16 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
+import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.wash.Dose;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
 /** New resilient floors: the factory's film is dulled, not taken off. */
 final class DullResilient implements PrepMethod {
+    private static final double SPREAD = 10;
+
     private static final About ABOUT = new About(
             "dull",
             "Clean and dull",
@@ -35,24 +40,28 @@ final class DullResilient implements PrepMethod {
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
         return List.of(
-                Step.of("Sweep, then dust-mop", "Seams too.", "Grit scratches deeper than any pad."),
+                Step.of(Works.DUST_MOP, "Sweep, then dust-mop", "Seams too.", "Grit scratches deeper than any pad."),
                 Step.of(
+                                Works.SCUFF,
                                 "Deep clean with neutral cleaner",
-                                "8 fl oz to the gallon, half that where it is new; maroon or green pad, edges by hand.",
+                                "Half as strong where it is new; maroon or green pad, edges by hand.",
                                 "Dull it, do not remove it: under the film there is only print.")
-                        .careful("A 175 rpm machine throws an untrained user. Wet vinyl is slippery.")
+                        .careful(Steps.UNTRAINED + " Wet vinyl is slippery.")
+                        .mixes(Dose.of(SPREAD, Chemical.NEUTRAL_CLEANER))
                         .until(Gate.dull()),
                 Step.of(
+                                Works.RINSE,
                                 "Rinse twice",
                                 "Separate mops for cleaner and rinse.",
                                 "Cleaner left behind keeps a finish from filming.")
                         .until(Gate.residue()),
-                Step.of("Dry 2 to 4 h", "Seams last.", "Water in a seam comes up through the finish.")
-                        .until(Gate.dry(4)),
+                Steps.dry(Steps.VINYL_DRIES_H, "Seams last.", "Water in a seam comes up through the finish."),
                 Step.of(
+                                Works.PRIME_WORN,
                                 "Prime where it drinks or is worn",
                                 "Old, worn or porous: prime first; new: not needed.",
                                 "Where the wear layer is gone a finish sinks in.")
-                        .until(Gate.noDust()));
+                        .until(Gate.noDust())
+                        .closes());
     }
 }

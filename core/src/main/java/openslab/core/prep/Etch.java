@@ -3,11 +3,22 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.wash.Dose;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
 /** Acid etch: bare, sound, absorbent concrete and thin films only; about CSP 1, never over 3. */
 final class Etch implements PrepMethod {
+    /** CP: 75 ft²/gal of the mix. */
+    private static final Dose DOSE =
+            Dose.of(1.8, Chemical.ETCH_LIQUID, Chemical.MURIATIC).weakestFirst();
+
+    private static final double PATCH_MIN = 2;
+    private static final double ETCHES_MIN = 10;
+    private static final double NEUTRALISES_MIN = 15;
+
     private static final About ABOUT = new About(
             "etch",
             "Etch",
@@ -52,30 +63,42 @@ final class Etch implements PrepMethod {
 
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
+        Step wash = Step.of(
+                Works.SWEEP, "Sweep, wash and leave damp", "No puddles.", "Dry concrete drinks the acid unevenly.");
+        Step rinse = Step.of(
+                        Works.NEUTRALISE,
+                        "Neutralise, rinse twice",
+                        "Baking soda in water, 15 to 20 min, then fresh water twice; pick it up.",
+                        "Spent acid left behind feeds on the bond.")
+                .careful("Neutralising gives off gas: ventilate. " + Steps.DISPOSAL)
+                .dwells(NEUTRALISES_MIN)
+                .until(Gate.rinsePh());
+        Step dry =
+                Steps.dry(Steps.CONCRETE_DRIES_H, "A fan is fine for wash water.", "A damp pore cannot take primer.");
         return List.of(
-                Step.of("Sweep, wash and leave damp", "No puddles.", "Dry concrete drinks the acid unevenly."),
+                wash,
+                Steps.patch(DOSE, PATCH_MIN),
                 Step.of(
-                        "Try it weakest first",
-                        "A hidden square of 1 ft: from weak towards the label; stop at the weakest that fizzes.",
-                        "Stronger than needed burns the surface for nothing."),
-                Step.of(
+                                Works.ETCH,
                                 "Etch one section at a time",
                                 "About 10 × 10 ft. Acid into water, never water into acid. Scrub in; never let it dry.",
                                 "Acid that dries leaves salts under the film.")
-                        .careful(
-                                "Goggles, gloves, boots, fresh air; keep metal away. Never near bleach. Not on post-tensioned or metallic-hardened slabs.")
+                        .careful(Chemical.Family.ACID.caution())
+                        .mixes(DOSE)
+                        .dwells(ETCHES_MIN)
                         .until(Gate.fizz()),
+                rinse,
+                dry,
                 Step.of(
-                                "Neutralise, rinse twice",
-                                "Baking soda in water, 15 to 20 min, then fresh water twice; pick it up.",
-                                "Spent acid left behind feeds on the bond.")
-                        .careful("Neutralising gives off gas: ventilate. Wash water goes where local rules let it.")
-                        .until(Gate.rinsePh()),
-                Step.of("Dry 24 h", "A fan is fine for wash water.", "A damp pore cannot take primer.")
-                        .until(Gate.dry(24)),
-                Step.of("Rub and drop", "Fingers across, then water.", "White dust is loosened cement: scrub it off.")
-                        .until(Gate.rub()),
-                Step.of("Compare the profile", "Fine sandpaper at least.", "The film needs tooth.")
-                        .until(Gate.profile(need)));
+                                Works.CHECK,
+                                "Rub and drop",
+                                "Fingers across, then water.",
+                                "White dust is loosened cement: scrub it off.")
+                        .which("rub")
+                        .until(Gate.rub())
+                        .failingRepeats(rinse.id(), dry.id())
+                        .closes(),
+                Steps.compare(need, "Fine sandpaper at least.", "The film needs tooth."),
+                Steps.vacuumLast("Vacuum again right before coating"));
     }
 }

@@ -1,8 +1,10 @@
 package openslab.core.prep;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
+import openslab.core.prep.wash.Chemical;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -13,6 +15,7 @@ import openslab.core.quantity.Value;
  *
  * @param needed what passes, in words
  * @param again what to do when it fails
+ * @param ladder whether a failure is a rung of a ladder and undoes nothing
  */
 public record Gate(
         String id,
@@ -21,9 +24,19 @@ public record Gate(
         String needed,
         String again,
         Source source,
+        boolean ladder,
         Predicate<Map<String, Value>> passes) {
 
+    /** Its entries are a ladder of strengths. */
+    public static final String PATCH = "patch";
+
+    /** How long it was dry, where a gate asks; it cannot be longer than since it was wet. */
+    static final String DRIED = "dried";
+
     private static final Source PRACTICE = Source.commonPractice("");
+
+    /** What repairs are proved by, whichever method they stand in. */
+    static final List<Gate> OF_REPAIRS = List.of(told(), set());
 
     private static boolean is(Map<String, Value> values, String field, String choice) {
         return values.get(field).typed().equals(choice);
@@ -39,7 +52,59 @@ public record Gate(
                 passLabel.toLowerCase(java.util.Locale.ROOT),
                 again,
                 PRACTICE,
+                false,
                 v -> is(v, id, pass));
+    }
+
+    /** A square in a corner; one that did not work asks for the next stronger, and undoes nothing. */
+    static Gate patch() {
+        Field chemical = Field.choice(
+                "chemical",
+                "What was tried",
+                Arrays.stream(Chemical.values())
+                        .map(c -> new Field.Choice(c.id(), c.label()))
+                        .toArray(Field.Choice[]::new));
+        Field water = Field.quantity("water", "Parts of water to one", Unit.ONE, 0, 1000, "");
+        Field dwell = Field.quantity("dwell", "Stood for", Unit.MINUTE, 0, 240, "");
+        Field result = Field.choice(
+                "result",
+                "It came out",
+                new Field.Choice("works", "Even: it works"),
+                new Field.Choice("weak", "Too weak"),
+                new Field.Choice("harms", "Burnt or bleached: too strong"));
+        return new Gate(
+                PATCH,
+                "Test patch",
+                List.of(chemical, water, dwell, result),
+                "the weakest mix that works",
+                "The next stronger mix, in a square beside it.",
+                Source.commonPractice("test patch first, weakest first; the label may say far more than is needed"),
+                true,
+                v -> is(v, "result", "works"));
+    }
+
+    /** Moving cracks are no part of what is promised. */
+    public static Gate told() {
+        return choice(
+                "told",
+                "Exclusion handed over",
+                "told",
+                "The client has it in writing",
+                "untold",
+                "Not yet",
+                "Hand it over before anything covers the cracks.");
+    }
+
+    /** What was put in is as strong as what is beside it. */
+    public static Gate set() {
+        return choice(
+                "set",
+                "Thumbnail on the filler",
+                "hard",
+                "Hard and flush",
+                "soft",
+                "Soft, or sunk",
+                "Leave it to set; fill again where it sank.");
     }
 
     static Gate fizz() {
@@ -139,6 +204,7 @@ public record Gate(
                 need.text(),
                 "Another pass with a coarser tool where it is too smooth; skim or grind down where it is too rough.",
                 need.source(),
+                false,
                 v -> v.get("csp").base() >= need.min() && v.get("csp").base() <= need.max());
     }
 
@@ -153,6 +219,7 @@ public record Gate(
                 "not over 1 below nor 2 above the rinse water",
                 "Neutralise and rinse again, then test again.",
                 Source.published("ASTM D4262; acceptance from SSPC-SP 13/NACE No. 6, both from memory"),
+                false,
                 v -> {
                     double rise = v.get("floor").base() - v.get("water").base();
                     return rise >= -1 - 1e-9 && rise <= 2 + 1e-9;
@@ -160,7 +227,7 @@ public record Gate(
     }
 
     static Gate dry(double hours) {
-        Field wait = Field.quantity("dried", "Hours since it was last wet", Unit.HOUR, 0, 5000, "");
+        Field wait = Field.quantity(DRIED, "Hours since it was last wet", Unit.HOUR, 0, 5000, "");
         Field dark = Field.choice(
                 "dark", "Dark patches", new Field.Choice("none", "None"), new Field.Choice("some", "Some"));
         return new Gate(
@@ -170,6 +237,7 @@ public record Gate(
                 Math.round(hours) + " h and no dark patch",
                 "Leave it to dry; a fan is fine for wash water.",
                 PRACTICE,
-                v -> Unit.HOUR.fromBase(v.get("dried").base()) >= hours && is(v, "dark", "none"));
+                false,
+                v -> Unit.HOUR.fromBase(v.get(DRIED).base()) >= hours && is(v, "dark", "none"));
     }
 }

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import openslab.core.floor.Substrate;
+import openslab.core.prep.silica.SilicaTask;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -32,11 +34,6 @@ final class Grind implements PrepMethod {
             3,
             Set.of(Demand.DUST, Demand.NOISE, Demand.ABRASION),
             Source.published("ICRI 310.2R: about CSP 1 to 3, from memory"));
-
-    static final String SILICA =
-            "Silica: shroud and vacuum with at least 25 cfm per inch of wheel, 99 % filter; indoors empty loose dust by HEPA vacuum"
-                    + " between passes. Hand grinding indoors over 4 h a shift asks for a respirator, APF 10 (OSHA 29 CFR 1926.1153 Table 1,"
-                    + " from memory; local rules decide).";
 
     @Override
     public About about() {
@@ -75,44 +72,33 @@ final class Grind implements PrepMethod {
 
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
+        boolean film = condition.film();
         var steps = new ArrayList<Step>();
         steps.add(Step.of(
+                Works.SWEEP,
                 "Clear, sweep and vacuum",
                 "Mark nails, bolts, drains and every joint.",
                 "A bolt ruins a set of diamonds, and a joint not marked is a joint buried."));
         if (condition.has(Defect.HOLLOW)) {
-            steps.add(Step.of(
-                    "Cut out hollow places",
-                    "Break out to sound concrete and patch.",
-                    "A drummy layer lets go later and takes the floor with it."));
+            steps.add(Steps.cutOutHollow("A drummy layer lets go later and takes the floor with it."));
         }
+        steps.add(Steps.edges(
+                film ? Works.HAND_GRIND_FILM : Works.HAND_GRIND,
+                "Walls, columns and doorways, to the line the machine will meet.",
+                "The machine does not reach them, and edges peel first."));
         steps.add(Step.of(
-                        "Grind the edges by hand",
-                        "Walls, columns and doorways, to the line the machine will meet.",
-                        "The machine does not reach them, and edges peel first.")
-                .careful(SILICA));
-        steps.add(Step.of(
+                        film ? Works.GRIND_FILM : Works.GRIND,
                         "Grind the field",
                         "Go on past any film until the aggregate shows, even in colour, passes crossing.",
                         "The cap is weak and closed; the film has to hold in the concrete below it.")
-                .careful(
-                        "The machine pulls: a trained hand on it, hearing protection. Silica: as for the edges; a floor grinder needs its own dust collector or water as well (Table 1).")
+                .careful("The machine pulls: a trained hand on it, hearing protection. Silica: "
+                        + SilicaTask.FLOOR_GRINDER.control() + ".")
                 .until(Gate.profile(need)));
-        steps.add(Step.of(
-                        "Vacuum, then rub",
-                        "Fingers across the dry floor, at edges and in the middle.",
-                        "Dust is a release layer.")
-                .until(Gate.rub()));
-        steps.add(Step.of(
-                        "Drop water once more",
-                        "At the places that were tested before, and where a film was taken off.",
-                        "It proves that the pores are open and nothing was missed.")
-                .until(Gate.soaks()));
-        steps.add(Step.of(
-                        "Dry, and vacuum again right before coating",
-                        "Edges, joints, doorways.",
-                        "Wind and boots bring it back.")
-                .until(Gate.noDust()));
+        steps.add(Steps.rub("Vacuum, then rub", "Fingers across the dry floor, at edges and in the middle."));
+        steps.add(Steps.drop(
+                "At the places that were tested before, and where a film was taken off.",
+                "It proves that the pores are open and nothing was missed."));
+        steps.add(Steps.vacuumLast("Dry, and vacuum again right before coating"));
         return steps;
     }
 }

@@ -38,6 +38,7 @@ public final class PrepMethods {
         ALL.stream()
                 .flatMap(m -> Step.gatesOf(m.steps(ANY, ProfileNeed.forFilm(0))).stream())
                 .forEach(g -> fields.put(g.id(), g.fields()));
+        Gate.OF_REPAIRS.forEach(g -> fields.put(g.id(), g.fields()));
         return fields;
     }
 }

@@ -3,6 +3,7 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.quantity.Show;
 
 /**
  * The method for a zone, or none with every reason why not.
@@ -34,8 +35,7 @@ public record PrepPlan(
                         method.id(),
                         method.title(),
                         false,
-                        List.of(chosen.title() + " or " + method.title().toLowerCase(java.util.Locale.ROOT)
-                                + ", never both for one coat.")));
+                        List.of(chosen.title() + " or " + Show.lower(method.title()) + ", never both for one coat.")));
             }
         }
         if (chosen == null) {
@@ -43,6 +43,20 @@ public record PrepPlan(
         }
         return new PrepPlan(
                 need, Optional.of(chosen), chosen.because(condition, need), chosen.steps(condition, need), refused);
+    }
+
+    /** The same plan with {@code repairs} before the floor is closed; a floor that is looked at again is not repaired yet. */
+    public PrepPlan with(List<Step> repairs) {
+        if (repairs.isEmpty() || method.map(PrepMethod::looksAgain).orElse(true)) {
+            return this;
+        }
+        int at = 0;
+        while (at < steps.size() && !steps.get(at).closing()) {
+            at++;
+        }
+        var all = new ArrayList<>(steps);
+        all.addAll(at, repairs);
+        return new PrepPlan(need, method, because, List.copyOf(all), refused);
     }
 
     public List<Gate> gates() {

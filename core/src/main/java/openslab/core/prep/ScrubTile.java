@@ -3,11 +3,15 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
 /** Tile and grout: degreased, stripped of wax, dulled; three quarters of success is here. */
 final class ScrubTile implements PrepMethod {
+    private static final double GROUT_DRIES_H = 12;
+
     private static final About ABOUT = new About(
             "scrub-tile",
             "Scrub and dull the tile",
@@ -43,34 +47,40 @@ final class ScrubTile implements PrepMethod {
         var steps = new ArrayList<Step>();
         if (condition.has(Defect.HOLLOW)) {
             steps.add(Step.of(
+                    Works.RESET_TILES,
                     "Lift and reset loose tiles",
                     "Tap every one; fill missing grout.",
                     "A coat bridges nothing that moves, and never hides a loose tile."));
         }
-        steps.add(Step.of("Sweep and vacuum", "Corners and grout lines.", "Grit scratches and turns to slurry."));
-        if (condition.has(Defect.POLISH, Defect.SEALER)) {
-            steps.add(Step.of(
-                            "Strip wax and sealer",
-                            "16 fl oz to the gallon, dwell until a rub lifts it, square pad along the walls, recover the slurry.",
-                            "Every layer of polish peels, and takes the coat along.")
-                    .careful("Slippery. Gloves and goggles. Never with bleach or acid."));
-        }
         steps.add(Step.of(
+                Works.SWEEP, "Sweep and vacuum", "Corners and grout lines.", "Grit scratches and turns to slurry."));
+        if (condition.has(Defect.POLISH, Defect.SEALER)) {
+            steps.add(StripResilient.lay("Dwell until a rub lifts it, square pad along the walls, recover the slurry.")
+                    .until(Gate.nothingLifts()));
+        }
+        Step degrease = Step.of(
+                        Works.DEGREASE,
                         "Degrease and scrub",
                         "Stiff brush along grout and in corners; fresh-water mop after each section.",
                         "Grease sits where the pad does not reach.")
-                .careful("Degreasers burn skin and eyes: gloves and goggles. Never mix cleaners.")
-                .until(Gate.residue()));
+                .careful(Chemical.Family.ALKALI.caution())
+                .mixes(CleanAndTest.DOSE)
+                .dwells(CleanAndTest.STANDS_MIN)
+                .until(Gate.residue());
+        steps.add(degrease);
         steps.add(Step.of(
+                        Works.DULL_TILE,
                         "Sand the glaze dull",
                         "By hand or with a screen; every tile, edges too.",
                         "A coat lets go of a shine.")
                 .careful("Dust of tile is silica: wet, or with a vacuum at the pad.")
                 .until(Gate.dull()));
-        steps.add(Step.of("Vacuum and wipe", "A cloth barely damp, turned often.", "Dust is a release layer.")
-                .until(Gate.noDust()));
-        steps.add(Step.of("Dry", "Grout last: overnight.", "Grout holds water long after the tile is dry.")
-                .until(Gate.dry(12)));
+        steps.add(
+                Step.of(Works.WIPE, "Vacuum and wipe", "A cloth barely damp, turned often.", "Dust is a release layer.")
+                        .until(Gate.noDust())
+                        .closes());
+        steps.add(Steps.dry(GROUT_DRIES_H, "Grout last: overnight.", "Grout holds water long after the tile is dry.")
+                .closes());
         return steps;
     }
 }

@@ -3,6 +3,7 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -49,39 +50,28 @@ final class ShotBlast implements PrepMethod {
     public List<Step> steps(Condition condition, ProfileNeed need) {
         var steps = new ArrayList<Step>();
         steps.add(Step.of(
+                Works.SWEEP,
                 "Clear, sweep and vacuum",
                 "Mark joints, bolts and drains; tape over what shot must not enter.",
                 "Shot finds every gap, and comes out under somebody's boots."));
         if (condition.has(Defect.HOLLOW)) {
-            steps.add(Step.of(
-                    "Cut out hollow places",
-                    "Break out to sound concrete and patch.",
-                    "Shot opens a drummy layer without taking it off."));
+            steps.add(Steps.cutOutHollow("Shot opens a drummy layer without taking it off."));
         }
         steps.add(Step.of(
+                        Works.SHOT_BLAST,
                         "Blast the field",
                         "Lanes side by side, overlapping by an inch; start with a short lane and compare.",
                         "Speed and shot set the profile; a stripe shows through every coat.")
                 .careful(
-                        "A trained hand on the machine, goggles, hearing protection; nobody in front of it. Silica: not listed in Table 1, so exposure is assessed (OSHA 29 CFR 1926.1153, from memory; local rules decide).")
+                        "A trained hand on the machine, goggles, hearing protection; nobody in front of it. Silica: not listed in Table 1, so exposure is assessed first.")
                 .until(Gate.profile(need)));
-        steps.add(Step.of(
-                        "Grind the edges by hand",
-                        "Walls, columns and doorways, to the line of the machine.",
-                        "The machine stays a hand's breadth off every wall.")
-                .careful(Grind.SILICA));
-        steps.add(Step.of(
-                        "Pick the shot up, vacuum, rub",
-                        "Magnet first, joints too.",
-                        "A pellet under a film rusts and lifts it.")
-                .until(Gate.rub()));
-        steps.add(Step.of("Drop water once more", "Where a film was.", "It proves that nothing was missed.")
-                .until(Gate.soaks()));
-        steps.add(Step.of(
-                        "Vacuum again right before coating",
-                        "Edges, joints, doorways.",
-                        "Wind and boots bring it back.")
-                .until(Gate.noDust()));
+        steps.add(Steps.edges(
+                Works.HAND_GRIND,
+                "Walls, columns and doorways, to the line of the machine.",
+                "The machine stays a hand's breadth off every wall."));
+        steps.add(Steps.rub("Pick the shot up, vacuum, rub", "Magnet first, joints too: a pellet under a film rusts."));
+        steps.add(Steps.drop("Where a film was.", "It proves that nothing was missed."));
+        steps.add(Steps.vacuumLast("Vacuum again right before coating"));
         return steps;
     }
 }

@@ -2,11 +2,17 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
+import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.wash.Dose;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
 /** Old finish on resilient floors: stripped wet, never sanded. */
 final class StripResilient implements PrepMethod {
+    private static final double SPREAD = 6;
+    private static final double DWELLS_MIN = 10;
+
     private static final About ABOUT = new About(
             "strip-finish",
             "Strip the finish",
@@ -41,30 +47,49 @@ final class StripResilient implements PrepMethod {
 
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
+        Step lay = lay("A foot rub says when; keep it wet.");
+        Step rinse = Step.of(
+                        Works.RINSE,
+                        "Rinse twice",
+                        "Separate buckets and mops for strip, rinse and finish.",
+                        "Residue makes the finish powder off.")
+                .careful("Slippery. " + Steps.DISPOSAL)
+                .until(Gate.residue());
         return List.of(
-                Step.of("Sweep, then dust-mop", "Seams too.", "Grit under a black pad cuts the wear layer."),
                 Step.of(
-                                "Lay the stripper and let it dwell",
-                                "16 fl oz to the gallon; a foot rub says when; keep it wet.",
-                                "Stripper that dries lays the film down again.")
-                        .careful("Slippery. Gloves and goggles, fresh air. Never with bleach or acid."),
+                        Works.DUST_MOP,
+                        "Sweep, then dust-mop",
+                        "Seams too.",
+                        "Grit under a black pad cuts the wear layer."),
+                lay,
                 Step.of(
+                                Works.SCRUB_OFF,
                                 "Scrub it off",
                                 "175 rpm machine, black pad; square pad along the walls; pick the slurry up before it dries.",
                                 "Polish in the corners shows first.")
-                        .careful("The machine throws an untrained user.")
-                        .until(Gate.nothingLifts()),
+                        .careful(Steps.UNTRAINED)
+                        .until(Gate.nothingLifts())
+                        .failingRepeats(lay.id()),
+                rinse,
+                Steps.dry(Steps.VINYL_DRIES_H, "Seams last.", "Water in a seam comes up through the finish."),
                 Step.of(
-                                "Rinse twice",
-                                "Separate buckets and mops for strip, rinse and finish.",
-                                "Residue makes the finish powder off.")
-                        .until(Gate.residue()),
-                Step.of("Dry 2 to 4 h", "Seams last.", "Water in a seam comes up through the finish.")
-                        .until(Gate.dry(4)),
-                Step.of(
+                                Works.PRIME_WORN,
                                 "Prime where it is worn",
                                 "Where the print shows or water darkens it.",
                                 "A worn floor drinks unevenly.")
-                        .until(Gate.noDust()));
+                        .until(Gate.noDust())
+                        .closes());
+    }
+
+    /** Stripper as the label has it for heavy wax. */
+    static Step lay(String does) {
+        return Step.of(
+                        Works.STRIP,
+                        "Lay the stripper and let it dwell",
+                        does,
+                        "Stripper that dries lays the film down again.")
+                .careful(Chemical.Family.STRIPPER.caution())
+                .mixes(Dose.of(SPREAD, Chemical.STRIPPER))
+                .dwells(DWELLS_MIN);
     }
 }

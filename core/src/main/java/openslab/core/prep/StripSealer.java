@@ -3,11 +3,20 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.wash.Dose;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
 /** Chemical removal of sealer, wax or antique where nothing may be ground; then the floor is looked at again. */
 final class StripSealer implements PrepMethod {
+    private static final Dose STRIPPER = Dose.of(4, Chemical.STRIPPER).weakestFirst();
+    private static final Dose DESCALER = Dose.of(3, Chemical.DESCALER).weakestFirst();
+    private static final double PATCH_MIN = 2;
+    private static final double LIFTS_MIN = 10;
+    private static final String HALF_OFF = "A film half off is harder to see than one that is on.";
+
     private static final About ABOUT = new About(
             "strip",
             "Strip and test again",
@@ -50,35 +59,42 @@ final class StripSealer implements PrepMethod {
 
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
-        boolean antique = byDescaler(condition);
+        Dose dose = byDescaler(condition) ? DESCALER : STRIPPER;
+        Step lift = byDescaler(condition)
+                ? Step.of(
+                        Works.DESCALE,
+                        "Lift the antique with mild descaler",
+                        "The weakest mix that worked, section by section; acid into water.",
+                        HALF_OFF)
+                : Step.of(
+                        Works.STRIP,
+                        "Lay the stripper on and let it dwell",
+                        "The weakest mix that worked, until a foot rub lifts the film; keep it wet.",
+                        HALF_OFF);
+        Step rinse = Step.of(
+                        Works.RINSE,
+                        "Pick the slurry up, rinse twice",
+                        "Fresh water, separate buckets.",
+                        "Residue is a release layer.")
+                .careful(Steps.DISPOSAL)
+                .until(Gate.residue());
+        Step dry = Steps.dry(
+                Steps.CONCRETE_DRIES_H, "A fan is fine for wash water.", "A drop on a wet floor says nothing.");
         return List.of(
+                Steps.patch(dose, PATCH_MIN),
+                lift.careful("No flame. " + dose.any().get(0).family().caution())
+                        .mixes(dose)
+                        .dwells(LIFTS_MIN),
+                rinse,
+                dry,
                 Step.of(
-                        "Try it weakest first",
-                        "A hidden square of 1 ft, pre-damped: scrub, wait 2 min, flood off, look; then the next stronger mix.",
-                        "Stronger than needed burns the surface for nothing."),
-                Step.of(
-                                antique
-                                        ? "Lift the antique with mild descaler"
-                                        : "Lay the stripper on and let it dwell",
-                                antique
-                                        ? "The weakest mix that worked, section by section; acid into water."
-                                        : "Until a foot rub lifts the film; keep it wet.",
-                                "A film half off is harder to see than one that is on.")
-                        .careful(
-                                "Gloves, goggles, fresh air, no flame. Never acid with stripper, never either with bleach."),
-                Step.of(
-                                "Pick the slurry up, rinse twice",
-                                "Fresh water, separate buckets.",
-                                "Residue is a release layer.")
-                        .careful("Slurry goes where local rules let it, not simply down the drain.")
-                        .until(Gate.residue()),
-                Step.of("Dry 24 h", "A fan is fine for wash water.", "A drop on a wet floor says nothing.")
-                        .until(Gate.dry(24)),
-                Step.of(
+                                Works.CHECK,
                                 "Drop water again",
                                 "Where the film was, and beside it.",
                                 "If it still beads, some of it is left.")
-                        .until(Gate.soaks()),
-                Step.walkAgain("Key in a new walk-over: the profile is opened by what is found then."));
+                        .which("drop")
+                        .until(Gate.soaks())
+                        .failingRepeats(lift.id(), rinse.id(), dry.id()),
+                Steps.walkAgain("Key in a new walk-over: the profile is opened by what is found then."));
     }
 }

@@ -3,12 +3,18 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.wash.Dose;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
 /** Water and a brush: new stamped work and green concrete under a thin film that lets vapour through. */
 final class WashConcrete implements PrepMethod {
+    /** A litre of soapy water goes so far, m². */
+    private static final double SPREAD = 3;
+
     private static final About ABOUT = new About(
             "wash",
             "Wash",
@@ -49,24 +55,39 @@ final class WashConcrete implements PrepMethod {
 
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
+        Step wash = Step.of(
+                        Works.PRESSURE_WASH,
+                        "Wash with a squirt of soap",
+                        "Pressure rinse with a fan tip, 16 to 18 in off green concrete, in even passes.",
+                        "Nearer, the jet cuts stripes; take off 90 to 95 % of the powder, what is pressed into the lows stays.")
+                .careful(Steps.DISPOSAL + " The jet cuts skin: boots and goggles.")
+                .mixes(Dose.of(SPREAD, Chemical.DISH_SOAP))
+                .until(Gate.residue());
+        Step dry = Steps.dry(
+                Steps.CONCRETE_DRIES_H,
+                "After rain in the night until no patch is dark.",
+                "A damp surface turns acrylics white.");
         return List.of(
-                Step.of("Sweep and blow", "Joints and lows too.", "What is swept is not turned to mud."),
+                Step.of(Works.SWEEP, "Sweep and blow", "Joints and lows too.", "What is swept is not turned to mud."),
+                wash,
+                dry,
                 Step.of(
-                                "Wash with a squirt of soap",
-                                "Pressure rinse with a fan tip, 16 to 18 in off green concrete, in even passes.",
-                                "Nearer, the jet cuts stripes; take off 90 to 95 % of the powder, what is pressed into the lows stays.")
-                        .careful("Wash water goes where local rules let it. The jet cuts skin: boots and goggles.")
-                        .until(Gate.residue()),
+                                Works.CHECK,
+                                "Rub",
+                                "Fingers across the dry floor.",
+                                "Dust is a release layer: scrub and rinse it again.")
+                        .which("rub")
+                        .until(Gate.rub())
+                        .failingRepeats(wash.id(), dry.id())
+                        .closes(),
                 Step.of(
-                                "Dry 24 h",
-                                "After rain in the night until no patch is dark.",
-                                "A damp surface turns acrylics white.")
-                        .until(Gate.dry(24)),
-                Step.of("Rub", "Fingers across the dry floor.", "Dust is a release layer: scrub and rinse it again.")
-                        .until(Gate.rub()),
-                Step.of("Drop water", "In three places.", "If water cannot get in, neither can the sealer.")
-                        .until(Gate.soaks()),
-                Step.of("Compare the profile", "By hand, against the plaques.", "A thin film wants a light suede.")
-                        .until(Gate.profile(need)));
+                                Works.CHECK,
+                                "Drop water",
+                                "In three places.",
+                                "If water cannot get in, neither can the sealer.")
+                        .which("drop")
+                        .until(Gate.soaks())
+                        .closes(),
+                Steps.compare(need, "By hand, against the plaques.", "A thin film wants a light suede."));
     }
 }

@@ -13,6 +13,11 @@ public enum Dimension {
     DENSITY,
     MASS_PER_AREA,
     PACE,
+    /** Along a line, as pace is over a floor. */
+    ADVANCE,
+    AIRFLOW,
+    /** Of dust in air. */
+    CONCENTRATION,
     TIME,
     PERCENT,
     EMISSION,

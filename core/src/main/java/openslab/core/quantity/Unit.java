@@ -51,6 +51,13 @@ public enum Unit {
     POUND_PER_SQUARE_FOOT("lb/ft²", Dimension.MASS_PER_AREA, 0.45359237 / 0.09290304, 3, "lb/ft²", "lb/ft2"),
     SQUARE_METRE_PER_MINUTE("m²/min", Dimension.PACE, 1, 2, "m²/min", "m2/min"),
     SQUARE_FOOT_PER_MINUTE("ft²/min", Dimension.PACE, 0.09290304, 1, "ft²/min", "ft2/min"),
+    SQUARE_METRE_PER_HOUR("m²/h", Dimension.PACE, 1.0 / 60, 1, "m²/h", "m2/h"),
+    SQUARE_FOOT_PER_HOUR("ft²/h", Dimension.PACE, 0.09290304 / 60, 0, "ft²/h", "ft2/h"),
+    METRE_PER_HOUR("m/h", Dimension.ADVANCE, 1, 1, "m/h"),
+    FOOT_PER_HOUR("ft/h", Dimension.ADVANCE, 0.3048, 0, "ft/h"),
+    CUBIC_METRE_PER_HOUR("m³/h", Dimension.AIRFLOW, 1, 0, "m³/h", "m3/h"),
+    CUBIC_FOOT_PER_MINUTE("cfm", Dimension.AIRFLOW, 0.3048 * 0.3048 * 0.3048 * 60, 1, "cfm", "ft³/min"),
+    MICROGRAM_PER_CUBIC_METRE("µg/m³", Dimension.CONCENTRATION, 1, 1, "µg/m³", "ug/m3", "µg/m3"),
     MINUTE("min", Dimension.TIME, 1, 0, "min", "minute", "minutes"),
     HOUR("h", Dimension.TIME, 60, 1, "h", "hour", "hours", "hr"),
     DAY("d", Dimension.TIME, 1440, 1, "d", "day", "days"),
@@ -152,6 +159,9 @@ public enum Unit {
             case DENSITY -> us ? POUND_PER_GALLON : KILOGRAM_PER_LITRE;
             case MASS_PER_AREA -> us ? POUND_PER_SQUARE_FOOT : KILOGRAM_PER_SQUARE_METRE;
             case PACE -> us ? SQUARE_FOOT_PER_MINUTE : SQUARE_METRE_PER_MINUTE;
+            case ADVANCE -> us ? FOOT_PER_HOUR : METRE_PER_HOUR;
+            case AIRFLOW -> us ? CUBIC_FOOT_PER_MINUTE : CUBIC_METRE_PER_HOUR;
+            case CONCENTRATION -> MICROGRAM_PER_CUBIC_METRE;
             case TIME -> HOUR;
             case PERCENT -> PERCENT;
             case EMISSION -> MVER;
@@ -176,6 +186,7 @@ public enum Unit {
         return switch (other) {
             case CENTIMETRE, MILLIMETRE, INCH -> small(system);
             case MILLILITRE, FLUID_OUNCE -> us ? FLUID_OUNCE : MILLILITRE;
+            case SQUARE_METRE_PER_HOUR, SQUARE_FOOT_PER_HOUR -> us ? SQUARE_FOOT_PER_HOUR : SQUARE_METRE_PER_HOUR;
             case GRAM, MINUTE, HOUR, DAY, YEAR, OHM, KILOHM, MEGOHM, GIGOHM -> other;
             default -> of(other.dimension, system);
         };

@@ -134,6 +134,22 @@ class DemoWorld implements ApplicationRunner {
             return reading("climate", "", "air", air, "rh", rh, "slab", slab);
         }
 
+        Floor begin(String step) {
+            return log("BEGUN", step, "", "", Map.of());
+        }
+
+        /** A step that is done, with how much of it, in how many hours and by how many. */
+        Floor done(String step, String... fieldsAndValues) {
+            return log("DONE", step, "", "", pairs(fieldsAndValues));
+        }
+
+        Floor ready(String... things) {
+            for (String thing : things) {
+                log("TICK", thing, "", "", Map.of());
+            }
+            return this;
+        }
+
         Floor gate(String gate, String... fieldsAndValues) {
             return log("GATE", gate, "", "", pairs(fieldsAndValues));
         }
@@ -182,11 +198,13 @@ class DemoWorld implements ApplicationRunner {
             return hoursAgo(hoursAgo).climate(air, rh, slab);
         }
 
-        Floor ground() {
-            return gate("profile", "csp", "3")
-                    .gate("rub", "rub", "clean")
-                    .gate("soaks", "soaks", "soaks")
-                    .gate("no-dust", "no-dust", "clean");
+        /** @param area as much as was ground, in so many hours of one person */
+        Floor ground(String area, String hours) {
+            return done("grind", "amount", area, "hours", hours, "hands", "1").gate("profile", "csp", "3");
+        }
+
+        Floor closed() {
+            return gate("rub", "rub", "clean").gate("soaks", "soaks", "soaks").gate("no-dust", "no-dust", "clean");
         }
     }
 
@@ -246,7 +264,9 @@ class DemoWorld implements ApplicationRunner {
         north.dish("Roller door", "1.51 g", "62 h");
         north.probe("Roller door", "74 %", "30 h");
         north.reading("ph", "Roller door", "ph", "9.5");
-        north.hoursAgo(60).ground();
+        onPlan(job, north, "north-bay");
+        north.hoursAgo(62).ground("1140 ft²", "5.5 h");
+        north.hoursAgo(61).done("chase").hoursAgo(58).gate("set", "set", "hard").closed();
         north.hoursAgo(44)
                 .batch("primer", "2.2 gal", "575 ft²")
                 .hoursAgo(43.2)
@@ -259,7 +279,6 @@ class DemoWorld implements ApplicationRunner {
         north.hoursAgo(13.4).coat("body").hoursAgo(13.2).coat("flake");
         north.note("Roller door left open a hand's breadth. Flake bag split in two before the first stir.");
         north.hoursAgo(2).climate("61 °F", "64 %", "58 °F");
-        onPlan(job, north, "north-bay");
         Floor south = zone(job, "South bay", Use.GARAGE, Map.of("length", "24' 6\"", "width", "18' 0\""));
         south.hoursAgo(5).walkOver("dusting");
         south.probe("A", "71 %", "15 h");
@@ -313,6 +332,13 @@ class DemoWorld implements ApplicationRunner {
         floor.hoursAgo(3).walkOver("oil");
         floor.reading("water-drop", "Oven side", "drop", "beads").reading("water-drop", "Door", "drop", "soaks");
         floor.climate("72 °F", "55 %", "70 °F");
+        floor.hoursAgo(2.6)
+                .done("sweep", "amount", "380 ft²", "hours", "0.3 h", "hands", "1")
+                .ready("scrubber", "brushes", "gloves", "goggles", "trained", "chemical:degreaser")
+                .begin("degrease")
+                .hoursAgo(1.2)
+                .done("degrease", "amount", "380 ft²", "hours", "1.5 h", "hands", "2")
+                .gate("residue", "residue", "residue");
     }
 
     private void ferryStore() {
@@ -320,20 +346,32 @@ class DemoWorld implements ApplicationRunner {
         Floor floor = zone(job, "Rope store", Use.PLANT, Map.of("length", "31' 0\"", "width", "20' 6\""));
         floor.surveyed(4, "64 °F", "60 %", "61 °F")
                 .hoursAgo(1)
-                .gate("profile", "csp", "3")
+                .ground("636 ft²", "3.5 h")
                 .gate("rub", "rub", "clean");
+        Floor gangway = zone(job, "Gangway", Substrate.METAL, Use.RAMP, Map.of("length", "26' 0\"", "width", "5' 0\""));
+        gangway.hoursAgo(2).walkOver().climate("58 °F", "66 %", "57 °F");
+        gangway.hoursAgo(1)
+                .done("fix-loose")
+                .done("solvent-wipe", "amount", "130 ft²", "hours", "0.5 h", "hands", "1")
+                .gate("dull", "dull", "shine");
     }
 
     private void kilnRoom() {
         UUID job = job("Pottery kiln room", "Hollow Lane Pottery", "METRIC");
         Floor floor = zone(job, "Kiln room", Use.GARAGE, Map.of("length", "7.45 m", "width", "6.1 m"));
-        floor.surveyed(3, "19 °C", "52 %", "18 °C").ground().plan("primer", 15);
+        floor.surveyed(3, "19 °C", "52 %", "18 °C")
+                .ground("45 m²", "2.5 h")
+                .closed()
+                .plan("primer", 15);
     }
 
     private void seedBank() {
         UUID job = job("Seed bank packing room", "Fenland Seed Bank", "METRIC");
         Floor floor = zone(job, "Packing room", Use.LABORATORY, Map.of("length", "10.2 m", "width", "7.5 m"));
-        floor.surveyed(150, "18 °C", "50 %", "17 °C").hoursAgo(140).ground();
+        floor.surveyed(150, "18 °C", "50 %", "17 °C")
+                .hoursAgo(140)
+                .ground("76 m²", "4.5 h")
+                .closed();
         floor.hoursAgo(132)
                 .coat("primer")
                 .hoursAgo(116)
@@ -349,7 +387,9 @@ class DemoWorld implements ApplicationRunner {
         UUID job = job("School boiler house", "Marsh Lane School", "US");
         Floor floor = zone(job, "Boiler house", Use.PLANT, Map.of("length", "28' 0\"", "width", "22' 0\""));
         double fiveYearsLessSevenWeeks = (1826 - 49) * 24;
-        floor.surveyed(fiveYearsLessSevenWeeks + 90, "68 °F", "50 %", "66 °F").ground();
+        floor.surveyed(fiveYearsLessSevenWeeks + 90, "68 °F", "50 %", "66 °F")
+                .ground("616 ft²", "4 h")
+                .closed();
         floor.hoursAgo(fiveYearsLessSevenWeeks + 60)
                 .coat("primer")
                 .hoursAgo(fiveYearsLessSevenWeeks + 48)
@@ -359,5 +399,20 @@ class DemoWorld implements ApplicationRunner {
                 .hoursAgo(fiveYearsLessSevenWeeks + 20)
                 .coat("clear");
         floor.note("Handed over with the care sheet.");
+        Floor corridor =
+                zone(job, "Corridor", Substrate.VCT, Use.SCHOOL, Map.of("length", "62' 0\"", "width", "8' 6\""));
+        corridor.hoursAgo(5)
+                .walkOver("sealer")
+                .reading("old-floor", "", "laid", "newer", "laboratory", "none")
+                .climate("69 °F", "48 %", "67 °F");
+        corridor.hoursAgo(4.5)
+                .ready("mops", "gloves", "goggles", "boots", "air", "closed-off", "chemical:stripper")
+                .begin("strip");
+        corridor.hoursAgo(3.6).gate("lifts", "lifts", "lifts");
+        corridor.hoursAgo(3.4).begin("strip");
+        corridor.hoursAgo(2.6).gate("lifts", "lifts", "clean");
+        corridor.hoursAgo(1.5)
+                .done("rinse", "amount", "527 ft²", "hours", "0.8 h", "hands", "2")
+                .gate("residue", "residue", "none");
     }
 }

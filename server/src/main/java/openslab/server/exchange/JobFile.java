@@ -25,8 +25,8 @@ record JobFile(
         PlanForm plan,
         Map<String, SheetForm> sheets) {
     static final String FORMAT = "open-slab-job";
-    static final int VERSION = 3;
-    /** Files from before there was a plan, or instruments, areas and photos, are still read. */
+    static final int VERSION = 4;
+    /** Files from before there was a plan, or instruments, areas and photos, or steps, are still read. */
     static final int OLDEST = 1;
 
     record ZonePart(String id, Forms.ZoneForm facts, List<LayerPart> layers, List<EntryPart> log) {}

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import openslab.core.floor.plan.Flaws;
 import openslab.core.floor.plan.FloorPlan;
 import openslab.core.floor.plan.PlanReport;
 import openslab.core.quantity.UnitSystem;
@@ -30,7 +31,9 @@ public class PlanStore {
 
     private record Revision(int cameFrom, String body) {}
 
-    private record Reported(int revision, UnitSystem units, PlanReport report) {}
+    /** @param flaws by zone, reckoned when they are asked for */
+    private record Reported(
+            int revision, UnitSystem units, FloorPlan plan, PlanReport report, Map<String, Flaws> flaws) {}
 
     private static final Move NONE = new Move(0, 0);
 
@@ -99,14 +102,25 @@ public class PlanStore {
 
     /** What follows from the plan that stands; reckoned once for each revision. */
     public PlanReport report(UUID jobId, UnitSystem units) {
+        return reported(jobId, units).report();
+    }
+
+    /** What a zone's part of the plan that stands has to be made good. */
+    public Flaws flaws(UUID jobId, String zoneId, UnitSystem units) {
+        Reported known = reported(jobId, units);
+        return known.flaws().computeIfAbsent(zoneId, z -> Flaws.of(known.plan(), known.report(), z, units));
+    }
+
+    private Reported reported(UUID jobId, UnitSystem units) {
         int revision = last(jobId).revision();
         Reported known = reports.get(jobId);
         if (known != null && known.revision() == revision && known.units() == units) {
-            return known.report();
+            return known;
         }
-        var report = report(formOf(jobId, revision), units);
-        reports.put(jobId, new Reported(revision, units, report));
-        return report;
+        FloorPlan plan = PlanReader.read(formOf(jobId, revision), units);
+        var fresh = new Reported(revision, units, plan, PlanReport.of(plan, units), new ConcurrentHashMap<>());
+        reports.put(jobId, fresh);
+        return fresh;
     }
 
     /** The plan that stands, read. */

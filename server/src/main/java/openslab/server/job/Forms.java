@@ -23,6 +23,8 @@ import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFields;
 import openslab.core.prep.PrepMethods;
 import openslab.core.prep.SiteLimit;
+import openslab.core.prep.work.Staging;
+import openslab.core.prep.work.Works;
 import openslab.core.product.Exposure;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
@@ -208,13 +210,7 @@ public final class Forms {
     }
 
     private static Map<String, Value> settings(Map<String, String> typed, UnitSystem units) {
-        Map<String, String> given = new TreeMap<>(typed == null ? Map.of() : typed);
-        String slab = given.remove(ZoneFields.SLAB.id());
-        Map<String, Value> values = Field.parseAll("settings", ZoneFields.CREW, given, units);
-        if (slab != null && !slab.isBlank()) {
-            values.put(ZoneFields.SLAB.id(), ZoneFields.SLAB.parse("settings.slab", slab, units));
-        }
-        return values;
+        return Field.parseAll("settings", ZoneFields.ALL, typed == null ? Map.of() : typed, units);
     }
 
     public static Map<String, Double> bases(Map<String, Value> values) {
@@ -240,6 +236,9 @@ public final class Forms {
         if (kind == LogEntry.Kind.READING) {
             TestMethod method = faults.read(() -> TestMethods.of(subject));
             place = method != null && method.wholeFloor() ? WHOLE_FLOOR : faults.line("place", form.place(), 1, 60);
+        }
+        if (kind == LogEntry.Kind.GATE && form.place() != null) {
+            place = faults.line("place", form.place(), 0, 60);
         }
         if (NAMED.contains(kind)) {
             place = faults.line("place", form.place(), 1, 60);
@@ -321,6 +320,17 @@ public final class Forms {
                     throw notOneOf(subject, scope.layers());
                 }
                 yield kind == LogEntry.Kind.BATCH ? LogEntry.BATCH_FIELDS : List.of();
+            }
+            case BEGUN -> {
+                Works.ofStep("subject", subject);
+                yield List.of();
+            }
+            case DONE -> Works.ofStep("subject", subject).doneFields();
+            case TICK -> {
+                if (!Staging.knows(subject)) {
+                    throw new InvalidInput("subject", subject, "a thing of the staging list, by its id");
+                }
+                yield List.of();
             }
             case STRIKE -> {
                 if (!scope.standing().contains(subject)) {

@@ -16,6 +16,8 @@ import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
+import openslab.core.prep.work.Staging;
+import openslab.core.prep.work.Works;
 import openslab.core.survey.TestMethods;
 import openslab.core.survey.area.Defect;
 import openslab.server.product.SheetStore;
@@ -181,12 +183,7 @@ public class JobViews {
     public static Forms.ZoneForm form(Forms.ZoneChoice c) {
         Map<String, String> sides = new TreeMap<>();
         Map<String, String> settings = new TreeMap<>();
-        Set<String> crew =
-                ZoneFields.CREW.stream().map(openslab.core.quantity.Field::id).collect(Collectors.toSet());
-        c.values().forEach((field, value) -> {
-            boolean setting = crew.contains(field) || field.equals(ZoneFields.SLAB.id());
-            (setting ? settings : sides).put(field, value.typed());
-        });
+        c.values().forEach((field, value) -> (ZoneFields.has(field) ? settings : sides).put(field, value.typed()));
         return new Forms.ZoneForm(
                 c.name(),
                 c.shape(),
@@ -253,6 +250,10 @@ public class JobViews {
             case GATE -> "Gate " + e.subject() + ": " + values;
             case BATCH -> "Batch mixed for the " + e.subject() + ": " + values;
             case COAT -> "Coat done: " + e.subject();
+            case BEGUN -> Works.ofStep("subject", e.subject()).title() + " begun";
+            case DONE ->
+                Works.ofStep("subject", e.subject()).title() + " done" + (values.isEmpty() ? "" : ": " + values);
+            case TICK -> "Lies ready: " + Staging.label(e.subject());
             case PLACE -> "Place marked: " + values;
             case SET -> TestMethods.of(e.subject()).about().title() + " set out";
             case AREA -> "Drawn: " + Defect.valueOf(e.subject()).label();

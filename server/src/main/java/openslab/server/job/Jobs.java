@@ -15,6 +15,7 @@ import openslab.core.floor.plan.PlanReport;
 import openslab.core.floor.plan.PlanZone;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
+import openslab.core.job.PrepGuard;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
@@ -190,7 +191,9 @@ public class Jobs {
         writes.once(key, List.of("log", jobId, zoneId, form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
-            logs.append(zoneId, Forms.read(key, form, scope(job, zone)));
+            LogEntry entry = Forms.read(key, form, scope(job, zone));
+            PrepGuard.require(facts(job, zone), entry, job.facts().units());
+            logs.append(zoneId, entry);
             return key.toString();
         });
     }
@@ -224,15 +227,17 @@ public class Jobs {
                                 .orElseThrow(
                                         () -> new IllegalStateException("zone " + id + " has no part of its plan")))
                         .orElseGet(() -> Shapes.of(zone.choice().shape(), Forms.bases(values))),
-                plan.map(p -> p.doubts(id)).orElse(List.of()),
+                plan.map(p -> new ZoneFacts.PlanFacts(
+                                p.doubts(id),
+                                plans.flaws(job.id(), id, job.facts().units())))
+                        .orElse(ZoneFacts.PlanFacts.NONE),
                 zone.choice().substrate(),
                 zone.choice().exposure(),
                 new SiteLimits(
                         zone.choice().dust(),
                         zone.choice().washWater(),
                         zone.choice().limits()),
-                ZoneFields.crew(values),
-                Optional.ofNullable(values.get(ZoneFields.SLAB.id())).map(Value::base),
+                ZoneFields.settings(values),
                 zone.layers().stream()
                         .map(l -> new LayerChoice(l.id(), sheets.of(l.digest()).sheet(), l.plannedStart()))
                         .toList(),

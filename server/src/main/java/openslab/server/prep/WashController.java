@@ -8,6 +8,7 @@ import openslab.core.prep.wash.Ratio;
 import openslab.core.prep.wash.WashMix;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
+import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -55,10 +56,25 @@ class WashController {
 
     /**
      * @param ratio as it is written on the label
+     * @param marks how many lines the vessel has, apart alike; empty for none
      * @param last what was used on this floor before and may still be there; empty for nothing
      */
     record WashForm(
-            String chemical, String ratio, String vessel, String area, String spread, String last, String units) {}
+            String chemical,
+            String ratio,
+            String vessel,
+            String marks,
+            String area,
+            String spread,
+            String last,
+            String units) {}
+
+    /** @param mark where the water stands on a vessel with lines; empty where nobody said that it has any */
+    record MixView(WashMix mix, Optional<Figure> mark) {}
+
+    private static final Field MARKS = Field.quantity(
+                    "marks", "Lines on it", Unit.ONE, 1, 100, "empty where it has none")
+            .ifWanted();
 
     private static final Field VESSEL =
             Field.quantity("vessel", "One vessel holds", Unit.GALLON, Unit.LITRE, 0.1, 5000, "pail, sprayer, tank");
@@ -76,11 +92,11 @@ class WashController {
     @GetMapping
     WashesView washes() {
         return new WashesView(
-                Arrays.stream(Chemical.values()).map(ChemicalView::of).toList(), List.of(VESSEL, AREA, SPREAD));
+                Arrays.stream(Chemical.values()).map(ChemicalView::of).toList(), List.of(VESSEL, MARKS, AREA, SPREAD));
     }
 
     @PostMapping
-    WashMix mix(@RequestBody WashForm form) {
+    MixView mix(@RequestBody WashForm form) {
         var faults = new Faults();
         UnitSystem units = faults.oneOf("units", form.units(), UnitSystem.class);
         Chemical chemical = faults.oneOf("chemical", form.chemical(), Chemical.class);
@@ -89,11 +105,14 @@ class WashController {
         Ratio ratio = faults.read(() -> Ratio.parse("ratio", form.ratio()));
         faults.check();
         Value vessel = faults.read(() -> VESSEL.parse("vessel", form.vessel(), units));
+        boolean marked = form.marks() != null && !form.marks().isBlank();
+        Value marks = marked ? faults.read(() -> MARKS.parse("marks", form.marks(), units)) : null;
         Value area = faults.read(() -> AREA.parse("area", form.area(), units));
         Value spread = faults.read(() -> SPREAD.parse("spread", form.spread(), units));
         Optional<String> never = last == null ? Optional.empty() : Chemical.never(chemical, last);
         never.ifPresent(why -> faults.add("last", last.label(), "something that may meet it. " + why));
         faults.check();
-        return WashMix.of(chemical, ratio, vessel.base(), area.base(), spread.base(), units);
+        WashMix mix = WashMix.of(chemical, ratio, vessel.base(), area.base(), spread.base(), units);
+        return new MixView(mix, Optional.ofNullable(marks).map(m -> mix.mark((int) m.base(), vessel.base(), units)));
     }
 }

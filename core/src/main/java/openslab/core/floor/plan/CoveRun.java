@@ -16,6 +16,8 @@ import openslab.core.quantity.Worksheet;
  * walls.
  */
 record CoveRun(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
+    static final String MORTAR = "cove mortar";
+
     /** A bend smaller than this is walked round without a corner piece. */
     private static final double LEAST_BEND = Math.toRadians(10);
 
@@ -78,7 +80,7 @@ record CoveRun(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
             litres += w.given("k", "what " + mitres.size() + " mitred corners take more, or less", corners, Unit.LITRE);
             formula.append("+k");
         }
-        return w.figure("cove mortar", "V", formula.toString(), litres, Unit.LITRE, SECTION);
+        return w.figure(MORTAR, "V", formula.toString(), litres, Unit.LITRE, SECTION);
     }
 
     private static void section(Worksheet w, Room.Cove c, int i) {

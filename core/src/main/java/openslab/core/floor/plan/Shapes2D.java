@@ -12,6 +12,7 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Point;
 import org.locationtech.jts.geom.Polygon;
@@ -39,6 +40,19 @@ public final class Shapes2D {
             closed[i] = new Coordinate(c.x(), c.y());
         }
         return FACTORY.createPolygon(closed);
+    }
+
+    /** The outer ring first, then round what is left out; a little wider than it is. */
+    static Geometry polygon(List<List<Corner>> rings, double widerM) {
+        LinearRing[] holes = rings.subList(1, rings.size()).stream()
+                .map(r -> polygon(r).getExteriorRing())
+                .toArray(LinearRing[]::new);
+        return FACTORY.createPolygon(polygon(rings.get(0)).getExteriorRing(), holes)
+                .buffer(widerM);
+    }
+
+    static Point point(Corner at) {
+        return FACTORY.createPoint(new Coordinate(at.x(), at.y()));
     }
 
     static LineString line(List<Corner> places) {

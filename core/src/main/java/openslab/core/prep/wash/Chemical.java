@@ -1,6 +1,9 @@
 package openslab.core.prep.wash;
 
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import openslab.core.quantity.Source;
 
 /**
@@ -12,14 +15,27 @@ public enum Chemical {
             Family.SOAP,
             "1:64",
             "8 fl oz/gal",
+            "8 fl oz/gal",
             "Deep clean before a seal; half as much where the floor is new or clean."),
-    DISH_SOAP("Dish soap", Family.SOAP, "1:1000", "1:300", "A squirt into 5 gal takes loose release powder off."),
+    DISH_SOAP(
+            "Dish soap",
+            Family.SOAP,
+            "1:1000",
+            "1:300",
+            "1:500",
+            "A squirt into 5 gal takes loose release powder off."),
     DEGREASER(
-            "Degreaser", Family.ALKALI, "1:40", "1:4", "For oil and kitchens; let it stand, scrub corners and grout."),
+            "Degreaser",
+            Family.ALKALI,
+            "1:40",
+            "1:4",
+            "1:20",
+            "For oil and kitchens; let it stand, scrub corners and grout."),
     STRIPPER(
             "Floor stripper",
             Family.STRIPPER,
             "1:16",
+            "16 fl oz/gal",
             "16 fl oz/gal",
             "For wax and finish; let it stand until a foot rub lifts the film."),
     DESCALER(
@@ -27,16 +43,18 @@ public enum Chemical {
             Family.ACID,
             "1:16",
             "1:1",
+            "1:4",
             "For antique and thin lime: begin with 1 part into 4 of water, 2 minutes."),
-    ETCH_LIQUID("Liquid etch", Family.ACID, "1:4", "1:1", "Light fizz, stiff brush, never let it dry on."),
+    ETCH_LIQUID("Liquid etch", Family.ACID, "1:8", "1:1", "1:1", "Light fizz, stiff brush, never let it dry on."),
     MURIATIC(
             "Muriatic acid, 20 °Bé (31.45 %)",
-            Family.ACID, "1:10", "1:3", "The strongest of them: fumes, burns, rusts everything near."),
-    BLEACH("Bleach", Family.BLEACH, "1:50", "1:10", "For mould; never near an acid or ammonia."),
+            Family.ACID, "1:10", "1:3", "1:4", "The strongest of them: fumes, burns, rusts everything near."),
+    BLEACH("Bleach", Family.BLEACH, "1:50", "1:10", "1:10", "For mould; never near an acid or ammonia."),
     AMMONIA(
             "Household ammonia",
             Family.AMMONIA,
             "1:64",
+            "1:32",
             "1:32",
             "Neutralises a stain: 1/4 to 1/2 cup to the gallon, 15 to 20 minutes."),
     ACCENT_WASH(
@@ -44,31 +62,65 @@ public enum Chemical {
             Family.SOAP,
             "1:10",
             "1:4",
+            "1:4",
             "Keep stirring; roll it on, then brush until the marks go."),
-    STAIN_CONCENTRATE("Water-based stain concentrate", Family.SOAP, "1:8", "1:3", "On damp, clean concrete.");
+    STAIN_CONCENTRATE("Water-based stain concentrate", Family.SOAP, "1:8", "1:3", "1:3", "On damp, clean concrete.");
 
     /** What must not meet another. */
     public enum Family {
-        SOAP,
-        ALKALI,
-        STRIPPER,
-        ACID,
-        BLEACH,
-        AMMONIA
+        SOAP("soap", "Wash water goes where local rules let it."),
+        ALKALI("an alkaline cleaner", "Burns skin and eyes: gloves and goggles."),
+        STRIPPER("stripper", "Gloves and goggles, fresh air; slippery."),
+        ACID(
+                "acid",
+                "Goggles, gloves, boots, fresh air; metal away. Not on post-tensioned, sealed or metallic-hardened slabs."),
+        BLEACH("bleach", "Gloves, goggles, fresh air."),
+        AMMONIA("ammonia", "Fresh air; nor on acid that was not rinsed off.");
+
+        private final String words;
+        private final String caution;
+
+        Family(String words, String caution) {
+            this.words = words;
+            this.caution = caution;
+        }
+
+        /** What it does to people and floors, and what it must not meet. */
+        public String caution() {
+            List<Family> never = NeverTogether.with(this);
+            return caution
+                    + (never.isEmpty()
+                            ? ""
+                            : " Never with "
+                                    + never.stream().map(f -> f.words).collect(Collectors.joining(", nor "))
+                                    + ".");
+        }
     }
 
     private final String label;
     private final Family family;
     private final String weakest;
     private final String strongest;
+    private final String usual;
     private final String use;
 
-    Chemical(String label, Family family, String weakest, String strongest, String use) {
+    Chemical(String label, Family family, String weakest, String strongest, String usual, String use) {
         this.label = label;
         this.family = family;
         this.weakest = weakest;
         this.strongest = strongest;
+        this.usual = usual;
         this.use = use;
+    }
+
+    /** As a choice names it: "etch-liquid". */
+    public String id() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** @param id as {@link #id} has it */
+    public static Chemical of(String id) {
+        return valueOf(id.toUpperCase(Locale.ROOT).replace('-', '_'));
     }
 
     public String label() {
@@ -87,6 +139,11 @@ public enum Chemical {
     /** As strong as its label goes. */
     public Ratio strongest() {
         return Ratio.parse("strongest", strongest);
+    }
+
+    /** What is mixed where nobody tried. */
+    public Ratio usual() {
+        return Ratio.parse("usual", usual);
     }
 
     public String use() {

@@ -2,6 +2,7 @@ package openslab.core.prep.wash;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import openslab.core.prep.wash.Chemical.Family;
 
 /** Pairs that make gas, heat or fire: not in one bucket, and not one on the other's residue. */
@@ -25,6 +26,13 @@ final class NeverTogether {
             new Pair(Family.ACID, Family.ALKALI, "Acid and an alkaline cleaner boil up and spit."));
 
     private NeverTogether() {}
+
+    /** Every family that {@code one} must not meet. */
+    static List<Family> with(Family one) {
+        return PAIRS.stream()
+                .flatMap(p -> p.one == one ? Stream.of(p.other) : p.other == one ? Stream.of(p.one) : Stream.empty())
+                .toList();
+    }
 
     static Optional<String> why(Family a, Family b) {
         return PAIRS.stream().filter(p -> p.joins(a, b)).map(Pair::why).findFirst();

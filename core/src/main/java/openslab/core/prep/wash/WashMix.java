@@ -1,12 +1,11 @@
 package openslab.core.prep.wash;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -16,6 +15,7 @@ import openslab.core.quantity.Worksheet;
  * A wash for so much floor in so many vessels, each filled alike.
  *
  * @param words the ratio, said so that nobody takes one for the other
+ * @param section of it, for a part that is worked at once
  * @param vessels how many fillings
  * @param water first into each vessel; {@code concentrate} after it
  * @param waterLine how high the water stands in a straight pail, percent of the filling
@@ -24,8 +24,10 @@ import openslab.core.quantity.Worksheet;
  */
 public record WashMix(
         Chemical chemical,
+        String title,
         String words,
         Figure total,
+        Figure section,
         int vessels,
         Figure water,
         Figure concentrate,
@@ -34,6 +36,9 @@ public record WashMix(
         List<String> order,
         String caution) {
     private static final Source GEOMETRY = Source.arithmetic("C1·V1 = C2·V2; 1:n is one part into n of water");
+
+    /** CP: 10 × 10 ft at a time, m². */
+    private static final double SECTION_M2 = 9.290304;
 
     /** So near to a limit or to a whole vessel is at it. */
     private static final double ROUNDING = 1e-9;
@@ -53,7 +58,7 @@ public record WashMix(
                     "ratio",
                     ratio.typed() + ", " + ratio.words(),
                     "no stronger than " + strongest.words() + " for "
-                            + chemical.label().toLowerCase(Locale.ROOT)
+                            + Show.lower(chemical.label())
                             + ": was it meant the other way round?");
         }
         if (ratio.water() > weakest.water() + ROUNDING) {
@@ -62,63 +67,68 @@ public record WashMix(
                     ratio.typed() + ", " + ratio.words(),
                     "no weaker than " + weakest.words() + ": more water than that is only water");
         }
-        Unit big = Unit.of(Dimension.VOLUME, system);
-        Unit small = system == UnitSystem.US ? Unit.FLUID_OUNCE : Unit.MILLILITRE;
-        var all = new Worksheet(system);
-        Unit area = Unit.of(Dimension.AREA, system);
-        Unit spread = Unit.of(Dimension.SPREAD, system);
-        all.given("A", "floor to be washed", area.fromBase(areaM2), area);
-        all.given("s", "how far it goes", spread.fromBase(spreadM2PerL), spread);
+        Unit volume = Unit.of(Dimension.VOLUME, system);
+        Unit dosed = system == UnitSystem.US ? Unit.FLUID_OUNCE : Unit.MILLILITRE;
         double totalL = areaM2 / spreadM2PerL;
-        Figure total = all.figure("mix for the floor", "V", "A/s", big.fromBase(totalL), big, GEOMETRY);
         int vessels = (int) Math.ceil(totalL / vesselL - ROUNDING);
         double filledL = totalL / vessels;
-        double eachConcentrateL = filledL * ratio.share();
-        var c = new Worksheet(system);
-        c.given("V", "filling of one vessel", small.fromBase(filledL), small);
-        c.given("n", "parts of water to one", ratio.water(), Unit.ONE);
-        Figure concentrate =
-                c.figure("concentrate in each", "c", "V/(n+1)", small.fromBase(eachConcentrateL), small, GEOMETRY);
-        var w = new Worksheet(system);
-        w.given("V", "filling of one vessel", big.fromBase(filledL), big);
-        w.given("n", "parts of water to one", ratio.water(), Unit.ONE);
-        Figure water =
-                w.figure("water in each", "w", "V·n/(n+1)", big.fromBase(filledL - eachConcentrateL), big, GEOMETRY);
-        var l = new Worksheet(system);
-        l.given("n", "parts of water to one", ratio.water(), Unit.ONE);
-        Figure line =
-                l.figure("line for the water", "l", "100·n/(n+1)", 100 * (1 - ratio.share()), Unit.PERCENT, GEOMETRY);
-        var order = new ArrayList<String>();
-        boolean acid = chemical.family() == Chemical.Family.ACID;
-        order.add("Water first, to its line.");
-        order.add(
-                acid
-                        ? "Then the acid, slowly, into the water: never water into acid, it boils and spits."
-                        : "Then the concentrate; stir without foaming.");
+        double concentrateL = filledL * ratio.share();
         return new WashMix(
                 chemical,
+                chemical.label(),
                 ratio.words(),
-                total,
+                spread("mix for the floor", areaM2, spreadM2PerL, system),
+                spread("mix for one section", SECTION_M2, spreadM2PerL, system),
                 vessels,
-                water,
-                concentrate,
-                line,
+                share("water in each", "V·n/(n+1)", filledL, filledL - concentrateL, ratio, volume, system),
+                share("concentrate in each", "V/(n+1)", filledL, concentrateL, ratio, dosed, system),
+                line(ratio, system),
                 chemical == Chemical.MURIATIC
                         ? Optional.of(Neutralising.sodaForMuriatic(totalL * ratio.share(), system))
                         : Optional.empty(),
-                List.copyOf(order),
-                caution(chemical));
+                List.of(
+                        "Water first, to its line.",
+                        chemical.family() == Chemical.Family.ACID
+                                ? "Then the acid, slowly, into the water: never water into acid, it boils and spits."
+                                : "Then the concentrate; stir without foaming."),
+                chemical.family().caution());
     }
 
-    private static String caution(Chemical chemical) {
-        return switch (chemical.family()) {
-            case ACID ->
-                "Goggles, gloves, boots, fresh air; metal away. Not on post-tensioned, sealed or metallic-hardened slabs. Never near bleach, stripper or ammonia.";
-            case STRIPPER -> "Gloves and goggles; slippery. Never with bleach or acid.";
-            case ALKALI -> "Burns skin and eyes: gloves and goggles. Never with acid.";
-            case BLEACH -> "Never with ammonia, acid or stripper. Fresh air.";
-            case AMMONIA -> "Never with bleach, nor on acid that was not rinsed off. Fresh air.";
-            case SOAP -> "Wash water goes where local rules let it.";
-        };
+    private static Figure spread(String label, double areaM2, double spreadM2PerL, UnitSystem system) {
+        var w = new Worksheet(system);
+        Unit area = Unit.of(Dimension.AREA, system);
+        Unit spread = Unit.of(Dimension.SPREAD, system);
+        Unit volume = Unit.of(Dimension.VOLUME, system);
+        w.given("A", "floor to be washed", area.fromBase(areaM2), area);
+        w.given("s", "how far it goes", spread.fromBase(spreadM2PerL), spread);
+        return w.figure(label, "V", "A/s", volume.fromBase(areaM2 / spreadM2PerL), volume, GEOMETRY);
+    }
+
+    private static Figure share(
+            String label, String formula, double filledL, double shareL, Ratio ratio, Unit unit, UnitSystem system) {
+        var w = new Worksheet(system);
+        w.given("V", "filling of one vessel", unit.fromBase(filledL), unit);
+        w.given("n", "parts of water to one", ratio.water(), Unit.ONE);
+        return w.figure(label, "v", formula, unit.fromBase(shareL), unit, GEOMETRY);
+    }
+
+    private static Figure line(Ratio ratio, UnitSystem system) {
+        var w = new Worksheet(system);
+        w.given("n", "parts of water to one", ratio.water(), Unit.ONE);
+        return w.figure("line for the water", "l", "100·n/(n+1)", 100 * (1 - ratio.share()), Unit.PERCENT, GEOMETRY);
+    }
+
+    /**
+     * Where the water stands on a vessel with marks, "line 2.4 of 3".
+     *
+     * @param marks lines from its bottom to its rim, apart alike
+     * @param vesselL what it holds to the last of them
+     */
+    public Figure mark(int marks, double vesselL, UnitSystem system) {
+        var w = new Worksheet(system);
+        double waterL = w.given("v", "water in each", water.base(), Unit.LITRE);
+        w.given("V", "the vessel holds", vesselL, Unit.LITRE);
+        w.given("k", "lines on it", marks, Unit.ONE);
+        return w.figure("water up to line", "m", "k·v/V", marks * waterL / vesselL, Unit.ONE, GEOMETRY);
     }
 }

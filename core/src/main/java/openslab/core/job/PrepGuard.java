@@ -1,0 +1,81 @@
+package openslab.core.job;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import openslab.core.buildup.BuildUp;
+import openslab.core.prep.Course;
+import openslab.core.prep.PrepPlan;
+import openslab.core.prep.ProfileNeed;
+import openslab.core.prep.Step;
+import openslab.core.prep.work.Staging;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.UnitSystem;
+
+/** Refuses what cannot have been done yet: nothing starts behind an open gate, and no clock before everything lies ready. */
+public final class PrepGuard {
+    private PrepGuard() {}
+
+    /**
+     * @param entry about to be logged
+     * @throws InvalidInput naming what stands before it
+     */
+    public static void require(ZoneFacts zone, LogEntry entry, UnitSystem system) {
+        switch (entry.kind()) {
+            case GATE, BEGUN, DONE -> requireTurn(zone, entry, system);
+            case BATCH, COAT -> requirePrepared(zone, entry, system);
+            default -> {}
+        }
+    }
+
+    private static void requireTurn(ZoneFacts zone, LogEntry entry, UnitSystem system) {
+        PrepPlan plan = PrepLog.plan(zone, need(zone, system), system);
+        var deeds = new ArrayList<>(PrepLog.deeds(zone));
+        PrepLog.deed(entry).forEach(deeds::add);
+        Course.of(plan.steps(), deeds).misfits().stream()
+                .filter(m -> m.deed().key().equals(entry.key()))
+                .findFirst()
+                .ifPresent(m -> {
+                    throw new InvalidInput(m.field(), m.given(), m.accepted());
+                });
+        if (entry.kind() == LogEntry.Kind.BEGUN) {
+            requireStaged(zone, plan.steps(), entry);
+        }
+    }
+
+    private static void requireStaged(ZoneFacts zone, List<Step> steps, LogEntry entry) {
+        Staging staging = Staging.of(steps, PrepLog.ticks(zone), entry.at());
+        steps.stream().filter(s -> s.id().equals(entry.subject())).findFirst().ifPresent(step -> {
+            List<String> missing = staging.missing(step);
+            if (!missing.isEmpty()) {
+                throw new InvalidInput(
+                        "subject",
+                        step.title(),
+                        "a step that everything lies ready for; not ticked: " + String.join("; ", missing));
+            }
+        });
+    }
+
+    /** What did go on is a fact all the same: with a reason it is logged. */
+    private static void requirePrepared(ZoneFacts zone, LogEntry entry, UnitSystem system) {
+        ProfileNeed need = need(zone, system);
+        PrepReport prep = PrepReport.of(zone, need, need, system);
+        if (prep.mark() == Mark.DONE || !entry.note().isBlank()) {
+            return;
+        }
+        Optional<String> open = prep.open().stream()
+                .flatMap(s -> s.gate().stream())
+                .map(PrepReport.GateReport::title)
+                .findFirst();
+        throw new InvalidInput(
+                "note",
+                null,
+                "the reason why it went on all the same: preparation is not through, "
+                        + open.map(g -> "\"" + g + "\" has not passed").orElse(prep.title()));
+    }
+
+    private static ProfileNeed need(ZoneFacts zone, UnitSystem system) {
+        return BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system)
+                .profileNeed();
+    }
+}

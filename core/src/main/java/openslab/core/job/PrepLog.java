@@ -1,0 +1,61 @@
+package openslab.core.job;
+
+import java.util.List;
+import java.util.stream.Stream;
+import openslab.core.prep.Condition;
+import openslab.core.prep.Deed;
+import openslab.core.prep.PrepPlan;
+import openslab.core.prep.ProfileNeed;
+import openslab.core.prep.repair.Repair;
+import openslab.core.prep.repair.Repairs;
+import openslab.core.prep.work.Staging;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.area.Defect;
+
+/** A zone's preparation as its plan has it, and what its log says was done about it. */
+final class PrepLog {
+    private PrepLog() {}
+
+    /** What the plan and the survey found broken. */
+    static List<Repair> repairs(ZoneFacts zone, UnitSystem system) {
+        double hollow = zone.survey().areas().stream()
+                .filter(a -> a.gone().isEmpty() && a.area().defect() == Defect.HOLLOW)
+                .mapToDouble(a -> a.area().areaM2())
+                .sum();
+        return Repairs.of(
+                zone.substrate(), zone.plan().flaws(), hollow, zone.settings().patch(), system);
+    }
+
+    static PrepPlan plan(ZoneFacts zone, ProfileNeed need, UnitSystem system) {
+        Condition condition = Condition.of(zone.survey(), zone.substrate());
+        return PrepPlan.choose(condition, need, zone.site())
+                .with(repairs(zone, system).stream()
+                        .flatMap(r -> r.steps().stream())
+                        .toList());
+    }
+
+    /** Everything that was logged about steps and gates, in the order it was logged. */
+    static List<Deed> deeds(ZoneFacts zone) {
+        return zone.standing().stream().flatMap(PrepLog::deed).toList();
+    }
+
+    static Stream<Deed> deed(LogEntry e) {
+        return switch (e.kind()) {
+            case BEGUN -> Stream.of(deed(e, Deed.Kind.BEGUN));
+            case DONE -> Stream.of(deed(e, Deed.Kind.DONE));
+            case GATE -> Stream.of(deed(e, Deed.Kind.TESTED));
+            default -> Stream.empty();
+        };
+    }
+
+    static List<Staging.Tick> ticks(ZoneFacts zone) {
+        return zone.standing().stream()
+                .filter(e -> e.kind() == LogEntry.Kind.TICK)
+                .map(e -> new Staging.Tick(e.key(), e.subject(), e.at(), e.by()))
+                .toList();
+    }
+
+    private static Deed deed(LogEntry e, Deed.Kind kind) {
+        return new Deed(e.key(), kind, e.subject(), e.at(), e.by(), e.values());
+    }
+}

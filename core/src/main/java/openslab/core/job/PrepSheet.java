@@ -1,0 +1,203 @@
+package openslab.core.job;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Stream;
+import openslab.core.buildup.BuildUp;
+import openslab.core.prep.Gate;
+import openslab.core.prep.PrepPlan;
+import openslab.core.prep.ProfileNeed;
+import openslab.core.prep.Step;
+import openslab.core.prep.patch.Ladder;
+import openslab.core.prep.repair.Repair;
+import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.wash.Dose;
+import openslab.core.prep.wash.Ratio;
+import openslab.core.prep.wash.WashMix;
+import openslab.core.prep.work.Effort;
+import openslab.core.prep.work.Paces;
+import openslab.core.prep.work.Staging;
+import openslab.core.product.Exposure;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
+
+/**
+ * What the preparation of a zone takes: for the crew, step by step, and for whoever buys for it.
+ *
+ * @param steps of the plan, each once
+ * @param repairs among them, with their quantities
+ * @param hours of one person, all steps together
+ * @param used up of every consumable, all steps together
+ */
+public record PrepSheet(
+        List<StepSheet> steps,
+        List<RepairSheet> repairs,
+        List<Staging.Thing> staging,
+        Optional<Figure> hours,
+        Optional<Figure> dust,
+        Optional<Figure> water,
+        List<Figure> used) {
+    /**
+     * What one step takes.
+     *
+     * @param mix what is mixed for it; {@code mixWaits} says why there is none yet
+     * @param ladders of the chemicals that can be tried for it
+     * @param missing what is not staged yet
+     * @param fields what is keyed in when it is done
+     */
+    public record StepSheet(
+            String id,
+            Effort effort,
+            Optional<WashMix> mix,
+            String mixWaits,
+            List<Ladder> ladders,
+            List<String> missing,
+            List<Field> fields) {}
+
+    /** @param steps ids of the steps that make it good */
+    public record RepairSheet(
+            String id, String title, List<String> steps, List<Figure> figures, String exclusion, Source source) {
+        static RepairSheet of(Repair r) {
+            return new RepairSheet(
+                    r.id(),
+                    r.title(),
+                    r.steps().stream().map(Step::id).toList(),
+                    r.figures(),
+                    r.exclusion(),
+                    r.source());
+        }
+    }
+
+    private static final double US_PAIL_L = Unit.GALLON.toBase(5);
+    private static final double METRIC_PAIL_L = 20;
+    private static final Source SUM = Source.arithmetic("all steps added up");
+
+    /** @param now ticks older than a day do not count */
+    public static PrepSheet of(ZoneFacts zone, Paces paces, UnitSystem system, Instant now) {
+        ProfileNeed need = BuildUp.of(
+                        zone.layers().stream().map(LayerChoice::sheet).toList(), system)
+                .profileNeed();
+        PrepPlan plan = PrepLog.plan(zone, need, system);
+        Staging staging = Staging.of(plan.steps(), PrepLog.ticks(zone), now);
+        List<Ladder.Square> squares = squares(zone);
+        double areaM2 = zone.shape().area(system).base();
+        double edgeM = zone.shape().perimeter(system).base();
+        boolean indoors = zone.exposure() == Exposure.INDOORS;
+        var sheets = new ArrayList<StepSheet>();
+        for (Step step : plan.steps()) {
+            Effort effort = Effort.of(step.work(), step.amount(areaM2, edgeM), indoors, paces, system);
+            Optional<Strength> strength = step.dose().flatMap(d -> strength(d, squares));
+            boolean patch = step.gate().map(Gate::ladder).orElse(false);
+            sheets.add(new StepSheet(
+                    step.id(),
+                    effort,
+                    patch
+                            ? Optional.empty()
+                            : strength.map(s -> WashMix.of(
+                                    s.chemical(),
+                                    s.ratio(),
+                                    system == UnitSystem.US ? US_PAIL_L : METRIC_PAIL_L,
+                                    areaM2,
+                                    step.dose().orElseThrow().spreadM2PerL(),
+                                    system)),
+                    step.dose().isPresent() && strength.isEmpty() ? "The test patch says how strong." : "",
+                    patch
+                            ? step.dose().orElseThrow().any().stream()
+                                    .map(c -> Ladder.of(c, squares))
+                                    .toList()
+                            : List.of(),
+                    staging.missing(step),
+                    step.work().doneFields()));
+        }
+        boolean whole = plan.method().map(m -> !m.looksAgain()).orElse(false);
+        return new PrepSheet(
+                List.copyOf(sheets),
+                whole
+                        ? PrepLog.repairs(zone, system).stream()
+                                .map(RepairSheet::of)
+                                .toList()
+                        : List.of(),
+                staging.things(),
+                hours(sheets, system),
+                sum("dust", sheets, Effort::dust, system),
+                sum("water to pick up", sheets, Effort::water, system),
+                used(sheets, system));
+    }
+
+    /** What is mixed, and how strong. */
+    private record Strength(Chemical chemical, Ratio ratio) {}
+
+    private static Optional<Strength> strength(Dose dose, List<Ladder.Square> squares) {
+        if (!dose.tried()) {
+            Chemical usual = dose.any().get(0);
+            return Optional.of(new Strength(usual, usual.usual()));
+        }
+        return dose.any().stream()
+                .flatMap(c -> Ladder.of(c, squares).winner().map(r -> new Strength(c, r)).stream())
+                .findFirst();
+    }
+
+    private static List<Ladder.Square> squares(ZoneFacts zone) {
+        return zone.standing(LogEntry.Kind.GATE, Gate.PATCH).stream()
+                .map(e -> new Ladder.Square(
+                        Chemical.of(e.values().get("chemical").typed()),
+                        e.values().get("water").base(),
+                        Ladder.Result.of(e.values().get("result").typed())))
+                .toList();
+    }
+
+    private static Optional<Figure> hours(List<StepSheet> sheets, UnitSystem system) {
+        if (sheets.isEmpty()) {
+            return Optional.empty();
+        }
+        var w = new Worksheet(system);
+        var terms = new ArrayList<String>();
+        double sum = 0;
+        for (StepSheet s : sheets) {
+            int i = terms.size() + 1;
+            w.from("t" + i, s.effort().time());
+            w.given("n" + i, "hands", s.effort().hands(), Unit.ONE);
+            terms.add("t" + i + "·n" + i);
+            sum += s.effort().time().value() * s.effort().hands();
+        }
+        return Optional.of(w.figure("hours of one person", "H", String.join("+", terms), sum, Unit.HOUR, SUM));
+    }
+
+    private static Optional<Figure> sum(
+            String label, List<StepSheet> sheets, Function<Effort, Optional<Figure>> which, UnitSystem system) {
+        List<Figure> parts =
+                sheets.stream().flatMap(s -> which.apply(s.effort()).stream()).toList();
+        return parts.isEmpty() ? Optional.empty() : Optional.of(added(label, parts, system));
+    }
+
+    private static Figure added(String label, List<Figure> parts, UnitSystem system) {
+        var w = new Worksheet(system);
+        var terms = new ArrayList<String>();
+        double sum = 0;
+        for (Figure part : parts) {
+            terms.add("a" + (terms.size() + 1));
+            sum += w.from(terms.get(terms.size() - 1), part);
+        }
+        return w.figure(label, "s", String.join("+", terms), sum, parts.get(0).unit(), SUM);
+    }
+
+    private static List<Figure> used(List<StepSheet> sheets, UnitSystem system) {
+        Map<String, List<Figure>> byLabel = new LinkedHashMap<>();
+        sheets.stream()
+                .flatMap(s -> s.effort().used().stream())
+                .forEach(f -> byLabel.merge(f.label(), List.of(f), (a, b) -> Stream.concat(a.stream(), b.stream())
+                        .toList()));
+        return byLabel.entrySet().stream()
+                .map(e -> added(e.getKey(), e.getValue(), system))
+                .toList();
+    }
+}

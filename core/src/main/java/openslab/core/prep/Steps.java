@@ -1,0 +1,91 @@
+package openslab.core.prep;
+
+import openslab.core.prep.silica.SilicaTask;
+import openslab.core.prep.wash.Dose;
+import openslab.core.prep.work.Work;
+import openslab.core.prep.work.Works;
+
+/** Steps that many methods share. */
+final class Steps {
+    /** Wash water and neutral pH take a night to leave concrete. */
+    static final double CONCRETE_DRIES_H = 24;
+
+    static final double VINYL_DRIES_H = 4;
+
+    static final String DISPOSAL = "Wash water goes where local rules let it, not simply down the drain.";
+
+    static final String UNTRAINED = "The machine throws an untrained user.";
+
+    private Steps() {}
+
+    /** A ladder of strengths in a corner. @param dwellMin minutes that each stays on */
+    static Step patch(Dose dose, double dwellMin) {
+        return Step.of(
+                        Works.PATCH_TEST,
+                        "Try it weakest first",
+                        "A hidden square of 1 ft, pre-damped: scrub fast, let it stand, flood off, look; then the next stronger.",
+                        "Stronger than needed burns the surface for nothing.")
+                .mixes(dose)
+                .dwells(dwellMin)
+                .until(Gate.patch());
+    }
+
+    static Step cutOutHollow(String why) {
+        return Step.of(
+                        Works.BREAK_OUT,
+                        "Cut out hollow places",
+                        "Break out to sound concrete; it is patched before the floor is closed.",
+                        why)
+                .careful("Eyes, ears, dust: " + SilicaTask.CHIPPER.control() + ".")
+                .until(Gate.sound());
+    }
+
+    static Step edges(Work work, String does, String why) {
+        return Step.of(work, "Grind the edges by hand", does, why)
+                .careful("Silica: " + SilicaTask.HAND_GRINDER.control() + ". Hearing protection, goggles.");
+    }
+
+    static Step dry(double hours, String does, String why) {
+        return Step.of(Works.DRY, "Dry " + words(hours), does, why)
+                .dwells(Step.hours(hours))
+                .until(Gate.dry(hours));
+    }
+
+    private static String words(double hours) {
+        return Math.round(hours) + " h";
+    }
+
+    /** After vacuuming. */
+    static Step rub(String title, String does) {
+        return Step.of(Works.VACUUM_OFF, title, does, "Dust is a release layer.")
+                .until(Gate.rub())
+                .closes();
+    }
+
+    static Step drop(String does, String why) {
+        return Step.of(Works.CHECK, "Drop water once more", does, why)
+                .which("drop")
+                .until(Gate.soaks())
+                .closes();
+    }
+
+    static Step compare(ProfileNeed need, String does, String why) {
+        return Step.of(Works.CHECK, "Compare the profile", does, why)
+                .which("profile")
+                .until(Gate.profile(need))
+                .closes();
+    }
+
+    static Step vacuumLast(String title) {
+        return Step.of(Works.VACUUM_OFF, title, "Edges, joints, doorways.", "Wind and boots bring it back.")
+                .which("last")
+                .until(Gate.noDust())
+                .closes();
+    }
+
+    /** The last step where the floor is another one afterwards. */
+    static Step walkAgain(String does) {
+        return Step.of(Works.WALK, "Walk it again", does, "A method chosen before the floor is known is a guess.")
+                .closes();
+    }
+}

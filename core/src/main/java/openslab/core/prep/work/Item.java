@@ -1,0 +1,77 @@
+package openslab.core.prep.work;
+
+import java.util.Locale;
+
+/** Something that lies ready before the clock is started. */
+public enum Item {
+    BROOM("Broom and dust-mop", Kind.TOOL),
+    VACUUM("Vacuum with HEPA filter", Kind.TOOL),
+    HAND_GRINDER("7 in hand grinder with shroud", Kind.TOOL),
+    FLOOR_GRINDER("Floor grinder with its dust collector", Kind.TOOL),
+    BLASTER("Shot-blaster with its dust collector, shot, magnet", Kind.TOOL),
+    SCARIFIER("Scarifier with its dust collector", Kind.TOOL),
+    BLAST_POT("Blast pot, media, screens round the floor", Kind.TOOL),
+    CHIPPER("Light hammers and scrapers, dust collector", Kind.TOOL),
+    SAW("Saw or grinder with a diamond blade, shroud or water", Kind.TOOL),
+    SCRUBBER("175 rpm machine and pads, square pad for the walls", Kind.TOOL),
+    BRUSHES("Stiff brushes for edges, grout and corners", Kind.TOOL),
+    SPRAYER("Acid-proof can or sprayer", Kind.TOOL),
+    WASHER("Pressure washer with fan tip", Kind.TOOL),
+    WET_VACUUM("Wet vacuum and somewhere for the slurry", Kind.TOOL),
+    MOPS("Separate buckets and mops: strip, rinse, finish", Kind.TOOL),
+    SANDER("Sander with vacuum, paper or screens", Kind.TOOL),
+    CLOTHS("Fresh cloths, and a lidded tin for used ones", Kind.TOOL),
+    MIXER("Mixing drill, pails, trowels, straight board", Kind.TOOL),
+    TEST_KIT("Dropper, pH paper, tack cloth, plaques", Kind.TOOL),
+    SODA("Baking soda mixed and at hand", Kind.CHEMICAL),
+    FRESH_WATER("Fresh water running", Kind.CHEMICAL),
+    GOGGLES("Goggles", Kind.PPE),
+    GLOVES("Chemical-proof gloves", Kind.PPE),
+    BOOTS("Boots that grip wet", Kind.PPE),
+    EARS("Hearing protection", Kind.PPE),
+    RESPIRATOR("Respirator for the task, fitted", Kind.PPE),
+    AIR("Doors open, air moving, no flame", Kind.PLACE),
+    CLOSED_OFF("Floor closed off, drains covered", Kind.PLACE),
+    TRAINED("A hand trained on the machine", Kind.PEOPLE),
+    HELPER("A second pair of hands", Kind.PEOPLE);
+
+    /** What sort of thing. */
+    public enum Kind {
+        TOOL("Tools"),
+        CHEMICAL("Chemicals"),
+        PPE("Protection"),
+        PLACE("Place"),
+        PEOPLE("People");
+
+        private final String label;
+
+        Kind(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    private final String label;
+    private final Kind kind;
+
+    Item(String label, Kind kind) {
+        this.label = label;
+        this.kind = kind;
+    }
+
+    /** How a tick names it. */
+    public String id() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    public String label() {
+        return label;
+    }
+
+    public Kind kind() {
+        return kind;
+    }
+}

@@ -1,0 +1,94 @@
+package openslab.core.prep.work;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import openslab.core.prep.Step;
+import openslab.core.prep.wash.Chemical;
+
+/**
+ * What lies ready before a clock is started: the first stir starts it, and nobody fetches goggles then.
+ *
+ * @param things by kind, each once, with the steps it is for
+ */
+public record Staging(List<Thing> things) {
+    /**
+     * One thing.
+     *
+     * @param id how a tick names it
+     * @param steps ids of the steps that need it
+     * @param ticked by whom and when, if within the day
+     */
+    public record Thing(String id, String label, Item.Kind kind, List<String> steps, Optional<Tick> ticked) {}
+
+    /** @param key of the log entry, to be struck when it was a mistake */
+    public record Tick(String key, String thing, Instant at, String by) {}
+
+    private static final String CHEMICAL = "chemical:";
+
+    private static final Map<String, String> LABELS = new LinkedHashMap<>();
+
+    static {
+        Arrays.stream(Item.values()).forEach(i -> LABELS.put(i.id(), i.label()));
+        Arrays.stream(Chemical.values()).forEach(c -> LABELS.put(CHEMICAL + c.id(), c.label()));
+    }
+
+    /** OURS: what was laid out yesterday is looked at again. */
+    private static final Duration HOLDS = Duration.ofHours(24);
+
+    /** @param now ticks older than a day do not count */
+    public static Staging of(List<Step> steps, List<Tick> ticks, Instant now) {
+        Map<String, Thing> things = new LinkedHashMap<>();
+        for (Step step : steps) {
+            step.work().items().forEach(i -> add(things, i.id(), i.label(), i.kind(), step.id()));
+            step.dose().ifPresent(d -> {
+                Chemical usual = d.any().get(0);
+                String label = d.any().size() == 1 ? usual.label() : usual.label() + " or what was tried";
+                add(things, CHEMICAL + usual.id(), label, Item.Kind.CHEMICAL, step.id());
+            });
+        }
+        return new Staging(things.values().stream()
+                .map(t -> ticks.stream()
+                        .filter(k -> k.thing().equals(t.id()))
+                        .filter(k -> k.at().isAfter(now.minus(HOLDS)))
+                        .max(Comparator.comparing(Tick::at))
+                        .map(k -> new Thing(t.id(), t.label(), t.kind(), t.steps(), Optional.of(k)))
+                        .orElse(t))
+                .sorted(Comparator.comparing(Thing::kind))
+                .toList());
+    }
+
+    private static void add(Map<String, Thing> things, String id, String label, Item.Kind kind, String step) {
+        var steps = new ArrayList<>(things.containsKey(id) ? things.get(id).steps() : List.of());
+        if (!steps.contains(step)) {
+            steps.add(step);
+        }
+        things.put(id, new Thing(id, label, kind, List.copyOf(steps), Optional.empty()));
+    }
+
+    /** What is not ticked of what a step needs; nothing holds up a step without a clock of its own. */
+    public List<String> missing(Step step) {
+        return step.isTimed()
+                ? things.stream()
+                        .filter(t -> t.steps().contains(step.id()) && t.ticked().isEmpty())
+                        .map(Thing::label)
+                        .toList()
+                : List.of();
+    }
+
+    /** Whether a tick may be about this. */
+    public static boolean knows(String thing) {
+        return LABELS.containsKey(thing);
+    }
+
+    /** What a tick that may be is about, in words. */
+    public static String label(String thing) {
+        return LABELS.getOrDefault(thing, thing);
+    }
+}

@@ -1,0 +1,132 @@
+package openslab.core.prep.work;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import openslab.core.prep.silica.SilicaTask;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.Unit;
+
+/**
+ * A kind of work. A new one is one line in {@link Works}.
+ *
+ * @param pace of one person: m² or m an hour, or the hours it takes where it is measured by neither
+ * @param hands how many do it
+ * @param items what lies ready for it
+ * @param wears what it uses up
+ * @param waterLPerM2 on the floor, and to be picked up again; makes it wet
+ * @param dustM how much of the surface it turns to dust, m
+ * @param wheelM of a handheld grinder, m; 0 where there is none
+ */
+public record Work(
+        String id,
+        String title,
+        Per per,
+        double pace,
+        int hands,
+        List<Item> items,
+        List<Wear> wears,
+        double waterLPerM2,
+        double dustM,
+        double wheelM,
+        Optional<SilicaTask> silica) {
+    /** What it is measured by. */
+    public enum Per {
+        /** The floor, m². */
+        FLOOR(Unit.SQUARE_FOOT, Unit.SQUARE_METRE, Unit.SQUARE_FOOT_PER_HOUR, Unit.SQUARE_METRE_PER_HOUR),
+        /** Its perimeter, m. */
+        EDGE(Unit.FOOT, Unit.METRE, Unit.FOOT_PER_HOUR, Unit.METRE_PER_HOUR),
+        /** As long as it takes, whatever the floor: the pace is hours. */
+        ONCE(Unit.HOUR, Unit.HOUR, Unit.HOUR, Unit.HOUR);
+
+        private final Unit usAmount;
+        private final Unit metricAmount;
+        private final Unit usPace;
+        private final Unit metricPace;
+
+        Per(Unit usAmount, Unit metricAmount, Unit usPace, Unit metricPace) {
+            this.usAmount = usAmount;
+            this.metricAmount = metricAmount;
+            this.usPace = usPace;
+            this.metricPace = metricPace;
+        }
+
+        Unit amount() {
+            return metricAmount;
+        }
+
+        /** Of a pace that is kept in m² or m an hour. */
+        Unit paceUnit() {
+            return metricPace;
+        }
+    }
+
+    /** What one of it lasts for, m² or m. */
+    public record Wear(String label, double lasts) {}
+
+    private static final double MOST = 100_000;
+
+    private static final double SLOWEST = 0.05;
+    private static final double FASTEST = 2000;
+
+    public Work {
+        items = List.copyOf(items);
+        wears = List.copyOf(wears);
+    }
+
+    static Work of(String id, String title, Per per, double pace, Item... items) {
+        return new Work(id, title, per, pace, 1, List.of(items), List.of(), 0, 0, 0, Optional.empty());
+    }
+
+    Work hands(int n) {
+        return new Work(id, title, per, pace, n, items, wears, waterLPerM2, dustM, wheelM, silica);
+    }
+
+    Work wears(String label, double lasts) {
+        var more = new ArrayList<>(wears);
+        more.add(new Wear(label, lasts));
+        return new Work(id, title, per, pace, hands, items, more, waterLPerM2, dustM, wheelM, silica);
+    }
+
+    Work wet(double litresPerM2) {
+        return new Work(id, title, per, pace, hands, items, wears, litresPerM2, dustM, wheelM, silica);
+    }
+
+    /** @param depthM of concrete that goes */
+    Work dust(double depthM, SilicaTask task) {
+        return new Work(id, title, per, pace, hands, items, wears, waterLPerM2, depthM, wheelM, Optional.of(task));
+    }
+
+    Work wheel(double diameterM) {
+        return new Work(id, title, per, pace, hands, items, wears, waterLPerM2, dustM, diameterM, silica);
+    }
+
+    public boolean isWet() {
+        return waterLPerM2 > 0;
+    }
+
+    /** What is keyed in when it is done; a pace is learned where all of it is. */
+    public List<Field> doneFields() {
+        var fields = new ArrayList<Field>();
+        if (per != Per.ONCE) {
+            fields.add(Field.quantity("amount", "Done", per.usAmount, per.metricAmount, 0.01, MOST, "")
+                    .ifWanted());
+        }
+        fields.add(Field.quantity("hours", "Hours worked", Unit.HOUR, 0.01, 1000, "")
+                .ifWanted());
+        fields.add(Field.quantity("hands", "Hands", Unit.ONE, 1, 50, "").ifWanted());
+        return List.copyOf(fields);
+    }
+
+    /** How its pace is keyed in. */
+    public Field paceField() {
+        return Field.quantity(
+                "pace",
+                title,
+                per.usPace,
+                per.metricPace,
+                per.metricPace.toBase(SLOWEST),
+                per.metricPace.toBase(FASTEST),
+                "of one person");
+    }
+}

@@ -1,0 +1,88 @@
+<script lang="ts">
+  import type { JobView, StepReport, StepSheet, Units, ZoneView } from '../../api/types';
+  import { appClock } from '../../app/clock.svelte';
+  import type { JobDesk } from '../../app/job.svelte';
+  import { Logging } from '../../app/logging.svelte';
+  import Button from '../../parts/Button.svelte';
+  import FieldEntry from '../../parts/FieldEntry.svelte';
+  import TextEntry from '../../parts/TextEntry.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
+  import { when } from '../../parts/time';
+
+  interface Props {
+    desk: JobDesk;
+    job: JobView;
+    zone: ZoneView;
+    step: StepReport;
+    sheet: StepSheet;
+  }
+
+  let { desk, job, zone, step, sheet }: Props = $props();
+  let open = $state(false);
+  let values = $state<Record<string, string>>({});
+  const sending = new Logging();
+
+  function begin() {
+    values = { amount: sheet.effort.amount?.text ?? '', hands: String(sheet.effort.hands) };
+    open = true;
+  }
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    const typed = Object.fromEntries(sheet.fields.map((f) => [f.id, values[f.id] ?? '']));
+    if (await sending.write(desk, zone.id, 'DONE', step.id, { values: typed })) {
+      open = false;
+    }
+  }
+</script>
+
+{#if step.done}
+  <p class="soft">
+    Logged done by {step.done.name}, {when(
+      new Date(step.done.at),
+      job.facts.timeZone,
+      appClock.now,
+    )}.
+  </p>
+{:else if open}
+  <form onsubmit={save} novalidate>
+    <Trouble
+      problem={sending.problem}
+      shown={['by', ...sheet.fields.map((f) => `values.${f.id}`)]}
+    />
+    <div class="grid">
+      {#each sheet.fields as field (field.id)}
+        <FieldEntry
+          {field}
+          units={job.facts.units as Units}
+          bind:value={() => values[field.id] ?? '', (v) => (values[field.id] = v)}
+          fault={sending.fault(`values.${field.id}`)}
+        />
+      {/each}
+      <TextEntry
+        label="By"
+        fault={sending.fault('by')}
+        bind:value={sending.by}
+        autocomplete="name"
+      />
+    </div>
+    <p class="soft">With the hours, the crew's own pace is learned from it.</p>
+    <Button kind="main" type="submit" disabled={sending.busy}>Save as done</Button>
+    <Button kind="quiet" onclick={() => (open = false)}>Not now</Button>
+  </form>
+{:else}
+  <Button onclick={begin}>Done</Button>
+{/if}
+
+<style>
+  .grid {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+    gap: 0 14px;
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 14px;
+  }
+</style>
