@@ -14,9 +14,10 @@ import type {
 
 const FOLLOW_AGAIN_MS = 1500;
 
-const isTyping = (): boolean =>
+/** Somebody writes what will be sent with the version they saw: in a dialog, or in a form that says so. */
+const isDrafting = (): boolean =>
   document.querySelector('dialog[open]') !== null ||
-  document.activeElement?.matches('input:not([type=checkbox]), select, textarea') === true;
+  (document.activeElement?.closest('[data-versioned]') ?? null) !== null;
 
 /** What the working panel shows: a figure, and the finding it stands behind where there is one. */
 export interface Opened {
@@ -55,7 +56,7 @@ export class JobDesk {
     let waiting: ReturnType<typeof setTimeout> | undefined;
     const follow = () => {
       clearTimeout(waiting);
-      if (isTyping()) {
+      if (isDrafting()) {
         // a draft keeps the version it began with, so that its write is told what changed meanwhile
         waiting = setTimeout(follow, FOLLOW_AGAIN_MS);
       } else {

@@ -11,9 +11,12 @@
   }
 
   let { title, count = 0, about = '', open = false, children }: Props = $props();
+  // it is the reader's from then on: nothing that changes in it shuts it again
+  // svelte-ignore state_referenced_locally
+  let opened = $state(open);
 </script>
 
-<details {open}>
+<details bind:open={opened}>
   <summary
     ><b>{title}</b>{#if count > 0}<span>{count}</span>{/if}</summary
   >

@@ -58,7 +58,7 @@
   }
 </script>
 
-<form onsubmit={save} novalidate>
+<form onsubmit={save} novalidate data-versioned>
   <Trouble problem={sending.problem} shown={['plannedStart']} />
   {#if layer.started !== 'COATED'}
     <TextEntry

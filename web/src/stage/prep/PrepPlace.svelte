@@ -32,9 +32,12 @@
   let problem = $state.raw<ApiProblem | null>(null);
   let pacing = $state(false);
 
-  // what it takes follows whatever was logged, here or on another screen
+  let pacesSet = $state(0);
+
+  // what it takes follows whatever was logged, here or on another screen, and the paces that were set
   $effect(() => {
     const of = zone;
+    void pacesSet;
     prepSheet(job.id, of.id).then(
       (s) => {
         if (of.id === zone.id) {
@@ -142,7 +145,10 @@
   <PaceDialog
     {units}
     first={sheet?.steps.map((s) => s.effort.work) ?? []}
-    onclose={() => (pacing = false)}
+    onclose={() => {
+      pacing = false;
+      pacesSet++;
+    }}
   />
 {/if}
 

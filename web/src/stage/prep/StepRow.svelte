@@ -51,7 +51,7 @@
     {#if now}
       <header>
         <h2>
-          {step.title}{#if step.round > 1}<span class="again">again</span>{/if}
+          <span>{step.title}</span>{#if step.round > 1}<span class="again">again</span>{/if}
         </h2>
         <Mark mark={marks[step.state].mark} word={marks[step.state].word} />
       </header>

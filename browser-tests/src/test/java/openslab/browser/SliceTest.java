@@ -201,14 +201,11 @@ public class SliceTest {
         assertThat(main).containsText("It opens concrete to about CSP 1; this build-up asks for CSP 3 to 5.");
         hands.gate("Profile", Map.of("Profile reached (CSP)", "2"));
         assertThat(main).containsText("Another pass with a coarser tool");
-        hands.press("Test again");
-        main.getByLabel("Profile reached (CSP)").fill("3");
-        main.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Record the gate"))
-                .click();
+        hands.gate("Profile", Map.of("Profile reached (CSP)", "3"));
         hands.gate("Rub test", Map.of("Rub test", ":Fingers stay clean"));
         hands.gate("Water drop", Map.of("Water drop", ":Soaks in everywhere"));
         hands.gate("Last pass of the vacuum", Map.of("Last pass of the vacuum", ":Tack cloth stays clean"));
-        assertThat(main.locator("header")).containsText("done");
+        assertThat(main.locator("header").first()).containsText("done");
     }
 
     private static void mix(Hands hands) {

@@ -1,7 +1,9 @@
 package openslab.core.prep;
 
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -85,6 +87,13 @@ public record Condition(
             }
         }
         return false;
+    }
+
+    /** The same floor, as if these were not on it. */
+    Condition without(Defect... gone) {
+        Set<Defect> left = new HashSet<>(found);
+        List.of(gone).forEach(left::remove);
+        return new Condition(substrate, left, beads, csp, walked, unsampled);
     }
 
     /** A film or a colour that stands between concrete and whatever goes on it. */

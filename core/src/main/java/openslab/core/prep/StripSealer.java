@@ -34,7 +34,9 @@ final class StripSealer implements PrepMethod {
 
     @Override
     public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
-        var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
+        // salt and powder are washed off what the film leaves: the floor is looked at again anyway
+        Condition filmed = condition.without(Defect.EFFLORESCENCE, Defect.RELEASE_POWDER);
+        var reasons = new ArrayList<>(PrepMethod.super.refusals(filmed, need, site));
         if (byDescaler(condition)) {
             reasons.addAll(site.against(Set.of(Demand.ACID)));
         }
