@@ -63,18 +63,20 @@
       {#if placed.length === 0}<p class="none">No clock is running in these hours.</p>{/if}
     </div>
   {/if}
-  <table class="spoken">
-    <caption>Clocks of this zone</caption>
-    <tbody>
-      {#each clocks as c (c.label + c.from)}
-        <tr>
-          <th scope="row">{c.label}{c.planned ? ', planned' : ''}</th>
-          <td>{when(new Date(c.from), timeZone, now)}</td>
-          <td>{when(new Date(c.to), timeZone, now)}</td>
-        </tr>
-      {/each}
-    </tbody>
-  </table>
+  <div class="unseen">
+    <table>
+      <caption>Clocks of this zone</caption>
+      <tbody>
+        {#each clocks as c (c.label + c.from)}
+          <tr>
+            <th scope="row">{c.label}{c.planned ? ', planned' : ''}</th>
+            <td>{when(new Date(c.from), timeZone, now)}</td>
+            <td>{when(new Date(c.to), timeZone, now)}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
 </footer>
 
 <style>
@@ -170,14 +172,6 @@
     padding-inline: 8px;
     background: var(--paper);
     color: var(--ink-soft);
-  }
-
-  .spoken {
-    position: absolute;
-    inline-size: 1px;
-    block-size: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
   }
 
   .next {

@@ -39,7 +39,7 @@
   <p class="soft">Why: {step.why}</p>
   {#if step.caution}<p class="caution"><b>Caution.</b> {step.caution}</p>{/if}
   {#if sheet}
-    <EffortLine effort={sheet.effort} />
+    {#if step.timed || step.waitMin === 0}<EffortLine effort={sheet.effort} />{/if}
     {#if sheet.mix}<MixLine mix={sheet.mix} />{/if}
     {#if sheet.mixWaits && !ladder}<p class="soft">{sheet.mixWaits}</p>{/if}
   {/if}

@@ -3,7 +3,6 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import openslab.core.floor.Substrate;
 import openslab.core.prep.silica.SilicaTask;
 import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
@@ -11,9 +10,6 @@ import openslab.core.survey.area.Defect;
 
 /** Diamond grinding: takes films off and opens the cap to about CSP 3. */
 final class Grind implements PrepMethod {
-    /** A build-up that asks for this profile buries a stamp anyway. */
-    private static final int BURIES = 3;
-
     private static final About ABOUT = new About(
             "grind",
             "Grind",
@@ -43,9 +39,7 @@ final class Grind implements PrepMethod {
     @Override
     public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
         var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
-        if (condition.substrate() == Substrate.STAMPED && need.min() < BURIES) {
-            reasons.add("It grinds the stamp away, which a film this thin is meant to show.");
-        }
+        Kinds.stampGone(condition, need).ifPresent(reasons::add);
         return reasons;
     }
 

@@ -33,6 +33,13 @@ final class ShotBlast implements PrepMethod {
     }
 
     @Override
+    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
+        var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
+        Kinds.stampGone(condition, need).ifPresent(reasons::add);
+        return reasons;
+    }
+
+    @Override
     public String cannot(Defect defect) {
         return switch (defect) {
             case OIL, SILICONE -> "shot carries it over the whole floor";

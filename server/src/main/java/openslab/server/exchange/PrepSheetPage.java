@@ -82,8 +82,9 @@ final class PrepSheetPage {
             page.tag("td", kind.label());
             page.raw("<td>");
             of.forEach(t -> {
-                page.raw("<span class=\"box\"></span>");
-                page.tag("span", t.label() + (t.ticked().isPresent() ? " (ticked)" : "") + "   ");
+                page.raw("<span class=\"tick\"><span class=\"box\"></span>");
+                page.tag("span", t.label() + (t.ticked().isPresent() ? " (ticked)" : ""));
+                page.raw("</span>");
             });
             page.raw("</td></tr>");
         });
@@ -99,7 +100,9 @@ final class PrepSheetPage {
             page.tag("p class=\"hold\"", "Caution. " + step.caution());
         }
         PrepSheet.StepSheet sheet = sheets.get(step.id());
-        effort(sheet.effort());
+        if (step.timed() || step.waitMin() == 0) {
+            effort(sheet.effort());
+        }
         sheet.mix().ifPresent(this::mix);
         if (!sheet.mixWaits().isEmpty()) {
             page.tag("p", sheet.mixWaits());
@@ -160,7 +163,12 @@ final class PrepSheetPage {
                     gate.found() + ", " + gate.by().get().name() + ", "
                             + page.at(gate.by().get().at()) + ".");
         } else {
-            page.tag("span", gate.fields().stream().map(Field::label).collect(Collectors.joining(", ")));
+            page.tag(
+                    "span",
+                    gate.fields().stream()
+                            .map(Field::label)
+                            .filter(l -> !l.equals(gate.title()))
+                            .collect(Collectors.joining(", ")));
             page.raw("<span class=\"blank\"></span>");
             page.tag("span", "by");
             page.raw("<span class=\"blank\"></span>");

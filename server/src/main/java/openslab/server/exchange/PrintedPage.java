@@ -22,7 +22,8 @@ final class PrintedPage {
         boolean letter = job.units() == UnitSystem.US;
         raw("<html><head><title>");
         out.append(words(title + ", " + job.name()));
-        raw("</title><style>@page{size:" + (letter ? "letter" : "A4") + ";@bottom-left{content:\"" + title + "\"}}");
+        raw("</title><style>@page{size:" + (letter ? "letter" : "A4") + ";@bottom-left{content:\"" + title
+                + "\";font:8pt Barlow,Signs;color:#5b6060}}");
         raw(Shipped.text("report/page.css"));
         raw("</style></head><body>");
         tag("h1", title);

@@ -36,7 +36,7 @@ public enum SilicaTask {
             NONE,
             NONE),
     DRIVABLE_SAW("Drivable saw", "water fed to the blade, outdoors only", NONE, NONE, null, null),
-    UNLISTED("Not in the table", "exposure is assessed before anybody works so", null, null, null, null);
+    UNLISTED("Other work that makes dust", "collector or water at the tool", null, null, null, null);
 
     /** Up to and with this many hours in a shift is the first column, above it the second. */
     private static final double COLUMN_H = 4;

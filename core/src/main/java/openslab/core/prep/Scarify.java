@@ -1,0 +1,86 @@
+package openslab.core.prep;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import openslab.core.prep.work.Works;
+import openslab.core.quantity.Source;
+import openslab.core.survey.area.Defect;
+
+/** Steel cutters on a drum: for thick builds and stubborn films where there is no power for shot; it leaves grooves. */
+final class Scarify implements PrepMethod {
+    private static final About ABOUT = new About(
+            "scarify",
+            "Scarify",
+            Kinds.CONCRETE,
+            Set.of(
+                    Defect.SEALER,
+                    Defect.CURING_COMPOUND,
+                    Defect.PAINT,
+                    Defect.ADHESIVE,
+                    Defect.ANTIQUE,
+                    Defect.RELEASE_POWDER,
+                    Defect.EFFLORESCENCE,
+                    Defect.DUSTING,
+                    Defect.HOLLOW),
+            4,
+            7,
+            Set.of(Demand.DUST, Demand.NOISE, Demand.IMPACT, Demand.ABRASION),
+            Source.published("ICRI 310.2R: CSP 4 to 7, from memory"));
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
+        var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
+        Kinds.stampGone(condition, need).ifPresent(reasons::add);
+        return reasons;
+    }
+
+    @Override
+    public String cannot(Defect defect) {
+        return switch (defect) {
+            case OIL, SILICONE -> "cutters beat it in";
+            case POLISH -> "soft films clog the cutters";
+            default -> "it has to come off whole first";
+        };
+    }
+
+    @Override
+    public String because(Condition condition, ProfileNeed need) {
+        return "This build-up asks for " + need.text()
+                + ", which diamonds do not reach, and shot-blasting is not possible here.";
+    }
+
+    @Override
+    public List<Step> steps(Condition condition, ProfileNeed need) {
+        var steps = new ArrayList<Step>();
+        steps.add(Step.of(
+                Works.SWEEP,
+                "Clear, sweep and vacuum",
+                "Mark joints, bolts and drains: cutters on steel throw sparks and break.",
+                "A joint that was cut over is wider for good."));
+        if (condition.has(Defect.HOLLOW)) {
+            steps.add(Steps.cutOutHollow("Cutters tear a drummy layer out in lumps."));
+        }
+        steps.add(Step.of(
+                        Works.SCARIFY,
+                        "Scarify the field",
+                        "Light passes, crossing; a short lane first, then compare.",
+                        "It bruises the concrete below it: no deeper than the film and the need ask for.")
+                .careful(
+                        "A trained hand, hearing protection, goggles. Silica: not listed in Table 1, so exposure is assessed first.")
+                .until(Gate.profile(need)));
+        steps.add(Steps.edges(
+                Works.HAND_GRIND_FILM,
+                "Walls, columns and doorways, to the line of the machine.",
+                "The drum stays off every wall."));
+        steps.add(Steps.rub("Vacuum, then rub", "Fingers across the grooves, at edges and in the middle."));
+        steps.add(Steps.drop("Where a film was.", "It proves that nothing was missed."));
+        steps.add(Steps.vacuumLast("Vacuum again right before coating"));
+        return steps;
+    }
+}
