@@ -32,12 +32,7 @@
   let problem = $state.raw<ApiProblem | null>(null);
   let pacing = $state(false);
 
-  let pacesSet = $state(0);
-
-  // what it takes follows whatever was logged, here or on another screen, and the paces that were set
-  $effect(() => {
-    const of = zone;
-    void pacesSet;
+  function ask(of: ZoneView) {
     prepSheet(job.id, of.id).then(
       (s) => {
         if (of.id === zone.id) {
@@ -47,7 +42,10 @@
       },
       (e: unknown) => (problem = asProblem(e)),
     );
-  });
+  }
+
+  // what it takes follows whatever was logged, here or on another screen
+  $effect(() => ask(zone));
 
   const totals = $derived(
     sheet ? [sheet.hours, sheet.dust, sheet.water].filter((f) => f !== undefined) : [],
@@ -147,7 +145,7 @@
     first={sheet?.steps.map((s) => s.effort.work) ?? []}
     onclose={() => {
       pacing = false;
-      pacesSet++;
+      ask(zone);
     }}
   />
 {/if}

@@ -61,8 +61,9 @@ public class Shots {
             page.getByText("Logger 4").click();
             page.getByText("673 samples").first().waitFor();
             shoot(page, "instrument");
-            job(app, page, "Ferry line");
+            job(app, page, "Bakery");
             hands.climbTo("Preparation");
+            page.getByText("Degreaser: 1 part into 20").first().waitFor();
             shoot(page, "preparation");
             job(app, page, "Seed bank");
             hands.climbTo("In service");
@@ -83,8 +84,10 @@ public class Shots {
             new Hands(phone).press("Put on the plan");
             phone.getByLabel("Corner B: arrows move it").waitFor();
             shoot(phone, "phone-plan");
-            new Hands(phone).climbTo("Body coat");
-            shoot(phone, "phone-mix");
+            job(app, phone, "School boiler");
+            new Hands(phone).climbTo("Prep");
+            phone.getByText("Lies ready:").waitFor();
+            shoot(phone, "phone-preparation");
         }
     }
 
