@@ -1891,6 +1891,9 @@ export interface components {
             width: string;
         };
         Ratio: {
+            /** Format: double */
+            bagL: number;
+            bags?: boolean;
             typed: string;
             /** Format: double */
             water: number;
@@ -2362,7 +2365,7 @@ export interface components {
         WashMix: {
             caution: string;
             /** @enum {string} */
-            chemical: "NEUTRAL_CLEANER" | "DISH_SOAP" | "DEGREASER" | "STRIPPER" | "DESCALER" | "ETCH_LIQUID" | "MURIATIC" | "BLEACH" | "AMMONIA" | "ACCENT_WASH" | "STAIN_CONCENTRATE";
+            chemical: "NEUTRAL_CLEANER" | "DISH_SOAP" | "DEGREASER" | "STRIPPER" | "DESCALER" | "ETCH_GRANULES" | "ETCH_LIQUID" | "MURIATIC" | "BLEACH" | "AMMONIA" | "ACCENT_WASH" | "STAIN_CONCENTRATE";
             concentrate: components["schemas"]["FigureView"];
             order: string[];
             section: components["schemas"]["FigureView"];

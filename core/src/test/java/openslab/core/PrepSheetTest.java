@@ -192,6 +192,7 @@ public class PrepSheetTest {
                 List.of(new Flaws.Crack("k1", 12, 0.002, 0.01, true)),
                 List.of(),
                 List.of(),
+                Optional.empty(),
                 0,
                 Optional.empty(),
                 Optional.empty(),
@@ -217,6 +218,7 @@ public class PrepSheetTest {
                         "fill.1",
                         "vacuum",
                         "check.drop",
+                        "mask",
                         "vacuum.last"));
         PrepSheet sheet = sheet(story, 3);
         assertEquals(

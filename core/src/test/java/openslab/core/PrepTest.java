@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
@@ -186,6 +187,23 @@ public class PrepTest {
 
     private static final int TRIALS = 4000;
 
+    /** What confirms that it is gone, one of these: TRADE 4, gates. */
+    private static final Map<Defect, Set<String>> PROOFS = Map.ofEntries(
+            Map.entry(Defect.OIL, Set.of("soaks", "residue", "wipe", "sound")),
+            Map.entry(Defect.SILICONE, Set.of("soaks", "residue", "wipe")),
+            Map.entry(Defect.SEALER, Set.of("soaks", "lifts", "dull", "sound")),
+            Map.entry(Defect.POLISH, Set.of("soaks", "lifts", "dull", "sound")),
+            Map.entry(Defect.CURING_COMPOUND, Set.of("soaks")),
+            Map.entry(Defect.RELEASE_POWDER, Set.of("rub")),
+            Map.entry(Defect.PAINT, Set.of("soaks", "dull", "sound")),
+            Map.entry(Defect.ADHESIVE, Set.of("soaks")),
+            Map.entry(Defect.EFFLORESCENCE, Set.of("rub", "residue")),
+            Map.entry(Defect.FACTORY_FILM, Set.of("dull", "lifts", "soaks")),
+            Map.entry(Defect.ANTIQUE, Set.of("soaks", "sound")),
+            Map.entry(Defect.FAILED_OVERLAY, Set.of("sound")),
+            Map.entry(Defect.DUSTING, Set.of("rub", "no-dust")),
+            Map.entry(Defect.HOLLOW, Set.of("sound")));
+
     /** Whatever a survey finds, wherever it is: the plan is whole, or says why there is none. */
     @Test
     public void no_survey_leaves_a_plan_half_made() {
@@ -221,6 +239,12 @@ public class PrepTest {
                 assertTrue(about.profileTo() >= need.min() && about.profileFrom() <= need.max(), which);
                 assertTrue(plan.gates().stream().anyMatch(g -> g.id().equals("profile")), which);
             }
+            Set<String> gates = plan.gates().stream().map(Gate::id).collect(Collectors.toSet());
+            condition.found().stream()
+                    .filter(about.removes()::contains)
+                    .forEach(d -> assertTrue(
+                            PROOFS.get(d).stream().anyMatch(gates::contains),
+                            d + " is proved gone by none of " + gates + " " + which));
             if (!method.looksAgain()) {
                 assertTrue(
                         condition.found().stream()

@@ -4,12 +4,14 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
+import java.util.List;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Chemical.Family;
 import openslab.core.prep.wash.Neutralising;
 import openslab.core.prep.wash.Neutralising.Acid;
 import openslab.core.prep.wash.Ratio;
 import openslab.core.prep.wash.WashMix;
+import openslab.core.quantity.Figure;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -87,7 +89,7 @@ public class WashTest {
     @Test
     public void acid_goes_into_water_and_every_chemical_has_its_caution() {
         for (Chemical chemical : Chemical.values()) {
-            assertTrue(chemical.strongest().water() < chemical.weakest().water(), chemical.name());
+            assertTrue(chemical.strongest().thinness() < chemical.weakest().thinness(), chemical.name());
             var mix = WashMix.of(chemical, chemical.strongest(), 5 * GAL, 40, SPREAD, UnitSystem.METRIC);
             assertEquals(mix.order().get(0), "Water first, to its line.");
             assertEquals(mix.order().get(1).contains("never water into acid"), chemical.family() == Family.ACID);
@@ -131,6 +133,51 @@ public class WashTest {
                 Chemical.MURIATIC, Ratio.parse("ratio", "1:3"), 5 * GAL, 10 * GAL * SPREAD, SPREAD, UnitSystem.US);
         assertEquals(Unit.POUND.fromBase(mix.soda().orElseThrow().base()), 17.54, 0.01);
         assertEquals(mix.vessels(), 2);
+    }
+
+    /** TRADE 6: one bag in 2 US gal; in pails of 5 gal that are 2.5 bags, and 1 pack in 10 L makes half a pack in 5 L. */
+    @Test
+    public void powder_is_told_in_bags_and_adds_nothing_to_the_pail() {
+        for (double vessel : new double[] {1, 2, 5, 12.5}) {
+            Ratio bags = Ratio.parse("ratio", "1 bag/2 gal");
+            var mix = WashMix.of(Chemical.ETCH_GRANULES, bags, vessel * GAL, 40, SPREAD, UnitSystem.US);
+            assertEquals(mix.water().base() * mix.vessels(), mix.total().base(), 1e-9);
+            assertEquals(mix.concentrate().value() * 2 * GAL, mix.water().base(), 1e-9);
+            assertEquals(mix.waterLine().value(), 100.0);
+            for (Figure f : List.of(mix.total(), mix.section(), mix.water(), mix.concentrate(), mix.waterLine())) {
+                Formula.assertRecomputes(f);
+            }
+        }
+        var five = WashMix.of(
+                Chemical.ETCH_GRANULES,
+                Ratio.parse("r", "1 bag per 2 gal"),
+                5 * GAL,
+                5 * GAL * SPREAD,
+                SPREAD,
+                UnitSystem.US);
+        assertEquals(five.concentrate().value(), 2.5, 1e-9);
+        assertEquals(Ratio.parse("r", "1 pack in 10 L").bagL(), 10.0, 1e-9);
+        assertEquals(Ratio.parse("r", "2 bags/4 gal").words(), "one bag into 7.57 L (2.00 gal) of water");
+        for (String wrong : new String[] {"1 bag/1 qt", "3 bags/gal", "1 bag/50 gal", "1:4", "12 oz/gal"}) {
+            assertThrows(
+                    InvalidInput.class,
+                    () -> WashMix.of(
+                            Chemical.ETCH_GRANULES, Ratio.parse("r", wrong), 5 * GAL, 40, SPREAD, UnitSystem.US));
+        }
+        assertThrows(
+                InvalidInput.class,
+                () -> WashMix.of(Chemical.MURIATIC, Ratio.parse("r", "1 bag/2 gal"), GAL, 40, SPREAD, UnitSystem.US));
+        assertThrows(InvalidInput.class, () -> Ratio.parse("r", "1 bag/5 ft²"));
+    }
+
+    /** 1:4 in a pail of 5 gal with 5 lines: 4 gal of water stand at line 4; with 10 lines at line 8. */
+    @Test
+    public void water_stands_at_a_line_of_the_pail() {
+        var mix = WashMix.of(
+                Chemical.DESCALER, Ratio.parse("r", "1:4"), 5 * GAL, 5 * GAL * SPREAD, SPREAD, UnitSystem.US);
+        assertEquals(mix.mark(5, 5 * GAL, UnitSystem.US).value(), 4.0, 1e-9);
+        assertEquals(mix.mark(10, 5 * GAL, UnitSystem.US).value(), 8.0, 1e-9);
+        Formula.assertRecomputes(mix.mark(3, 5 * GAL, UnitSystem.US));
     }
 
     /** Said so that nobody takes one for the other. */

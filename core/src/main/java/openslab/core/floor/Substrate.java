@@ -16,6 +16,7 @@ public enum Substrate {
     VCT("Vinyl composition tile", Family.RESILIENT),
     LINOLEUM("Linoleum", Family.RESILIENT),
     RUBBER("Rubber", Family.RESILIENT),
+    STATIC_DISSIPATIVE("Static-dissipative floor", Family.RESILIENT),
     TIMBER("Timber", Family.OTHER),
     METAL("Metal", Family.OTHER),
     COMPOSITE("Composite", Family.OTHER);

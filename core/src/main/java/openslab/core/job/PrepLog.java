@@ -1,19 +1,30 @@
 package openslab.core.job;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import openslab.core.prep.Condition;
 import openslab.core.prep.Deed;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
+import openslab.core.prep.Step;
 import openslab.core.prep.repair.Repair;
 import openslab.core.prep.repair.Repairs;
 import openslab.core.prep.work.Staging;
+import openslab.core.prep.work.Works;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.area.Defect;
 
 /** A zone's preparation as its plan has it, and what its log says was done about it. */
 final class PrepLog {
+    /** Along the walls that the plan says are masked, else along all of them. */
+    private static final Step MASK = Step.of(
+                    Works.MASK,
+                    "Mask walls and posts",
+                    "Tape and film where nothing is cut in; trim that is replaced comes off instead. In wind, with a second pair of hands.",
+                    "Paint on a wall costs more than the film.")
+            .careful("Film in a doorway is slippery: tape it down.");
+
     private PrepLog() {}
 
     /** What the plan and the survey found broken. */
@@ -28,10 +39,14 @@ final class PrepLog {
 
     static PrepPlan plan(ZoneFacts zone, ProfileNeed need, UnitSystem system) {
         Condition condition = Condition.of(zone.survey(), zone.substrate());
-        return PrepPlan.choose(condition, need, zone.site())
+        PrepPlan plan = PrepPlan.choose(condition, need, zone.site())
                 .with(repairs(zone, system).stream()
                         .flatMap(r -> r.steps().stream())
                         .toList());
+        Optional<Double> masked = zone.plan().flaws().maskM();
+        return masked.map(m -> m > 0).orElse(true)
+                ? plan.beforeLast(masked.map(MASK::over).orElse(MASK))
+                : plan;
     }
 
     /** Everything that was logged about steps and gates, in the order it was logged. */

@@ -59,7 +59,8 @@ final class AbradeHard implements PrepMethod {
                                 "Wipe with solvent",
                                 "Fresh cloths, one way, turned often.",
                                 "Abrading grease only works it in.")
-                        .careful("Flammable: no flame, no spark, fresh air, gloves."),
+                        .careful("Flammable: no flame, no spark, fresh air, gloves.")
+                        .until(Gate.wiped()),
                 Step.of(
                                 Works.ABRADE,
                                 metal ? "Abrade to bright metal" : "Sand it dull all over",

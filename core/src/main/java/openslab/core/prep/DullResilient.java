@@ -2,6 +2,7 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
+import openslab.core.floor.Substrate;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
 import openslab.core.prep.work.Works;
@@ -34,6 +35,9 @@ final class DullResilient implements PrepMethod {
 
     @Override
     public String because(Condition condition, ProfileNeed need) {
+        if (condition.substrate() == Substrate.STATIC_DISSIPATIVE) {
+            return "It is cleaned and dulled so that the finish grips. Only a finish made for static goes on, no wax and no ordinary seal: they insulate.";
+        }
         return "No old finish is on it: it is cleaned and dulled, so that the finish grips and the wear layer stays whole.";
     }
 

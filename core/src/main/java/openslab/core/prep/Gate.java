@@ -151,6 +151,17 @@ public record Gate(
                 "Go over that place again, then drop again.");
     }
 
+    static Gate wiped() {
+        return choice(
+                "wipe",
+                "Wipe test",
+                "clean",
+                "A fresh cloth stays clean",
+                "colour",
+                "Grease or colour on the cloth",
+                "Wipe again with fresh cloths, one way, until one stays clean.");
+    }
+
     static Gate dull() {
         return choice(
                 "dull",

@@ -67,32 +67,29 @@ final class Grind implements PrepMethod {
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
         boolean film = condition.film();
-        var steps = new ArrayList<Step>();
-        steps.add(Step.of(
-                Works.SWEEP,
-                "Clear, sweep and vacuum",
-                "Mark nails, bolts, drains and every joint.",
-                "A bolt ruins a set of diamonds, and a joint not marked is a joint buried."));
-        if (condition.has(Defect.HOLLOW)) {
-            steps.add(Steps.cutOutHollow("A drummy layer lets go later and takes the floor with it."));
-        }
-        steps.add(Steps.edges(
-                film ? Works.HAND_GRIND_FILM : Works.HAND_GRIND,
-                "Walls, columns and doorways, to the line the machine will meet.",
-                "The machine does not reach them, and edges peel first."));
-        steps.add(Step.of(
-                        film ? Works.GRIND_FILM : Works.GRIND,
-                        "Grind the field",
-                        "Go on past any film until the aggregate shows, even in colour, passes crossing.",
-                        "The cap is weak and closed; the film has to hold in the concrete below it.")
-                .careful("The machine pulls: a trained hand on it, hearing protection. Silica: "
-                        + SilicaTask.FLOOR_GRINDER.control() + ".")
-                .until(Gate.profile(need)));
-        steps.add(Steps.rub("Vacuum, then rub", "Fingers across the dry floor, at edges and in the middle."));
-        steps.add(Steps.drop(
-                "At the places that were tested before, and where a film was taken off.",
-                "It proves that the pores are open and nothing was missed."));
-        steps.add(Steps.vacuumLast("Dry, and vacuum again right before coating"));
-        return steps;
+        return Steps.opened(
+                condition,
+                Steps.clear(
+                        "Clear, sweep and vacuum",
+                        "Mark nails, bolts, drains and every joint.",
+                        "A bolt ruins a set of diamonds, and a joint not marked is a joint buried."),
+                "A drummy layer lets go later and takes the floor with it.",
+                Steps.edges(
+                        film ? Works.HAND_GRIND_FILM : Works.HAND_GRIND,
+                        "Walls, columns and doorways, to the line the machine will meet.",
+                        "The machine does not reach them, and edges peel first."),
+                Step.of(
+                                film ? Works.GRIND_FILM : Works.GRIND,
+                                "Grind the field",
+                                "Go on past any film until the aggregate shows, even in colour, passes crossing.",
+                                "The cap is weak and closed; the film has to hold in the concrete below it.")
+                        .careful("The machine pulls: a trained hand on it, hearing protection. Silica: "
+                                + SilicaTask.FLOOR_GRINDER.control() + ".")
+                        .until(Gate.profile(need)),
+                Steps.rub("Vacuum, then rub", "Fingers across the dry floor, at edges and in the middle."),
+                Steps.drop(
+                        "At the places that were tested before, and where a film was taken off.",
+                        "It proves that the pores are open and nothing was missed."),
+                Steps.vacuumLast("Dry, and vacuum again right before coating"));
     }
 }

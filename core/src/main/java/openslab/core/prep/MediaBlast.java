@@ -73,7 +73,8 @@ final class MediaBlast implements PrepMethod {
                                 "A hidden place first; even distance, even pace, into the lows.",
                                 "Stand still and it cuts a hole in the stamp.")
                         .careful(
-                                "Hood with its own air, hearing protection, a second hand at the pot. Silica: never sand as media; not listed in Table 1, so exposure is assessed first.")
+                                "Hood with its own air, hearing protection, a second hand at the pot; never sand as media. "
+                                        + Steps.ASSESSED)
                         .until(Gate.profile(need)),
                 Steps.rub("Vacuum, then rub", "Fingers across, lows too."),
                 Steps.drop("Where the film was.", "It proves that nothing was missed."),

@@ -59,6 +59,16 @@ public record PrepPlan(
         return new PrepPlan(need, method, because, List.copyOf(all), refused);
     }
 
+    /** The same plan with one more step before its last; a floor that is looked at again is not closed yet. */
+    public PrepPlan beforeLast(Step step) {
+        if (method.map(PrepMethod::looksAgain).orElse(true)) {
+            return this;
+        }
+        var all = new ArrayList<>(steps);
+        all.add(all.size() - 1, step);
+        return new PrepPlan(need, method, because, List.copyOf(all), refused);
+    }
+
     public List<Gate> gates() {
         return Step.gatesOf(steps);
     }

@@ -57,30 +57,26 @@ final class Scarify implements PrepMethod {
 
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
-        var steps = new ArrayList<Step>();
-        steps.add(Step.of(
-                Works.SWEEP,
-                "Clear, sweep and vacuum",
-                "Mark joints, bolts and drains: cutters on steel throw sparks and break.",
-                "A joint that was cut over is wider for good."));
-        if (condition.has(Defect.HOLLOW)) {
-            steps.add(Steps.cutOutHollow("Cutters tear a drummy layer out in lumps."));
-        }
-        steps.add(Step.of(
-                        Works.SCARIFY,
-                        "Scarify the field",
-                        "Light passes, crossing; a short lane first, then compare.",
-                        "It bruises the concrete below it: no deeper than the film and the need ask for.")
-                .careful(
-                        "A trained hand, hearing protection, goggles. Silica: not listed in Table 1, so exposure is assessed first.")
-                .until(Gate.profile(need)));
-        steps.add(Steps.edges(
-                Works.HAND_GRIND_FILM,
-                "Walls, columns and doorways, to the line of the machine.",
-                "The drum stays off every wall."));
-        steps.add(Steps.rub("Vacuum, then rub", "Fingers across the grooves, at edges and in the middle."));
-        steps.add(Steps.drop("Where a film was.", "It proves that nothing was missed."));
-        steps.add(Steps.vacuumLast("Vacuum again right before coating"));
-        return steps;
+        return Steps.opened(
+                condition,
+                Steps.clear(
+                        "Clear, sweep and vacuum",
+                        "Mark joints, bolts and drains: cutters on steel throw sparks and break.",
+                        "A joint that was cut over is wider for good."),
+                "Cutters tear a drummy layer out in lumps.",
+                Step.of(
+                                Works.SCARIFY,
+                                "Scarify the field",
+                                "Light passes, crossing; a short lane first, then compare.",
+                                "It bruises the concrete below it: no deeper than the film and the need ask for.")
+                        .careful("A trained hand, hearing protection, goggles. " + Steps.ASSESSED)
+                        .until(Gate.profile(need)),
+                Steps.edges(
+                        Works.HAND_GRIND_FILM,
+                        "Walls, columns and doorways, to the line of the machine.",
+                        "The drum stays off every wall."),
+                Steps.rub("Vacuum, then rub", "Fingers across the grooves, at edges and in the middle."),
+                Steps.drop("Where a film was.", "It proves that nothing was missed."),
+                Steps.vacuumLast("Vacuum again right before coating"));
     }
 }

@@ -47,10 +47,11 @@ final class ScrubTile implements PrepMethod {
         var steps = new ArrayList<Step>();
         if (condition.has(Defect.HOLLOW)) {
             steps.add(Step.of(
-                    Works.RESET_TILES,
-                    "Lift and reset loose tiles",
-                    "Tap every one; fill missing grout.",
-                    "A coat bridges nothing that moves, and never hides a loose tile."));
+                            Works.RESET_TILES,
+                            "Lift and reset loose tiles",
+                            "Tap every one; fill missing grout.",
+                            "A coat bridges nothing that moves, and never hides a loose tile.")
+                    .until(Gate.sound()));
         }
         steps.add(Step.of(
                 Works.SWEEP, "Sweep and vacuum", "Corners and grout lines.", "Grit scratches and turns to slurry."));

@@ -55,30 +55,27 @@ final class ShotBlast implements PrepMethod {
 
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
-        var steps = new ArrayList<Step>();
-        steps.add(Step.of(
-                Works.SWEEP,
-                "Clear, sweep and vacuum",
-                "Mark joints, bolts and drains; tape over what shot must not enter.",
-                "Shot finds every gap, and comes out under somebody's boots."));
-        if (condition.has(Defect.HOLLOW)) {
-            steps.add(Steps.cutOutHollow("Shot opens a drummy layer without taking it off."));
-        }
-        steps.add(Step.of(
-                        Works.SHOT_BLAST,
-                        "Blast the field",
-                        "Lanes side by side, overlapping by an inch; start with a short lane and compare.",
-                        "Speed and shot set the profile; a stripe shows through every coat.")
-                .careful(
-                        "A trained hand on the machine, goggles, hearing protection; nobody in front of it. Silica: not listed in Table 1, so exposure is assessed first.")
-                .until(Gate.profile(need)));
-        steps.add(Steps.edges(
-                Works.HAND_GRIND,
-                "Walls, columns and doorways, to the line of the machine.",
-                "The machine stays a hand's breadth off every wall."));
-        steps.add(Steps.rub("Pick the shot up, vacuum, rub", "Magnet first, joints too: a pellet under a film rusts."));
-        steps.add(Steps.drop("Where a film was.", "It proves that nothing was missed."));
-        steps.add(Steps.vacuumLast("Vacuum again right before coating"));
-        return steps;
+        return Steps.opened(
+                condition,
+                Steps.clear(
+                        "Clear, sweep and vacuum",
+                        "Mark joints, bolts and drains; tape over what shot must not enter.",
+                        "Shot finds every gap, and comes out under somebody's boots."),
+                "Shot opens a drummy layer without taking it off.",
+                Step.of(
+                                Works.SHOT_BLAST,
+                                "Blast the field",
+                                "Lanes side by side, overlapping by an inch; start with a short lane and compare.",
+                                "Speed and shot set the profile; a stripe shows through every coat.")
+                        .careful("A trained hand on the machine, goggles, hearing protection; nobody in front of it. "
+                                + Steps.ASSESSED)
+                        .until(Gate.profile(need)),
+                Steps.edges(
+                        Works.HAND_GRIND,
+                        "Walls, columns and doorways, to the line of the machine.",
+                        "The machine stays a hand's breadth off every wall."),
+                Steps.rub("Pick the shot up, vacuum, rub", "Magnet first, joints too: a pellet under a film rusts."),
+                Steps.drop("Where a film was.", "It proves that nothing was missed."),
+                Steps.vacuumLast("Vacuum again right before coating"));
     }
 }

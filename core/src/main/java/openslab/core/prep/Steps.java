@@ -1,9 +1,12 @@
 package openslab.core.prep;
 
+import java.util.ArrayList;
+import java.util.List;
 import openslab.core.prep.silica.SilicaTask;
 import openslab.core.prep.wash.Dose;
 import openslab.core.prep.work.Work;
 import openslab.core.prep.work.Works;
+import openslab.core.survey.area.Defect;
 
 /** Steps that many methods share. */
 final class Steps {
@@ -13,6 +16,8 @@ final class Steps {
     static final double VINYL_DRIES_H = 4;
 
     static final String DISPOSAL = "Wash water goes where local rules let it, not simply down the drain.";
+
+    static final String ASSESSED = "Silica: not listed in Table 1, so exposure is assessed first.";
 
     static final String UNTRAINED = "The machine throws an untrained user.";
 
@@ -30,7 +35,22 @@ final class Steps {
                 .until(Gate.patch());
     }
 
-    static Step cutOutHollow(String why) {
+    /** What takes the cap off: cleared first, hollow places out, then the rest in its order. */
+    static List<Step> opened(Condition condition, Step clear, String hollow, Step... rest) {
+        var steps = new ArrayList<>(List.of(clear));
+        if (condition.has(Defect.HOLLOW)) {
+            steps.add(cutOutHollow(hollow));
+        }
+        steps.addAll(List.of(rest));
+        return List.copyOf(steps);
+    }
+
+    /** @param title what is done; {@code does} what is marked */
+    static Step clear(String title, String does, String why) {
+        return Step.of(Works.SWEEP, title, does, why);
+    }
+
+    private static Step cutOutHollow(String why) {
         return Step.of(
                         Works.BREAK_OUT,
                         "Cut out hollow places",

@@ -2,6 +2,7 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
+import openslab.core.floor.Substrate;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
 import openslab.core.prep.work.Works;
@@ -42,6 +43,9 @@ final class StripResilient implements PrepMethod {
 
     @Override
     public String because(Condition condition, ProfileNeed need) {
+        if (condition.substrate() == Substrate.STATIC_DISSIPATIVE) {
+            return "Old finish is on it, and wears unevenly: it comes off wet. Only a finish made for static goes on after, no wax and no ordinary seal: they insulate.";
+        }
         return "Old finish is on it, layer over layer: it comes off wet, and what is under it is rinsed clean.";
     }
 

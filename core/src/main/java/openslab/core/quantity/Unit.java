@@ -76,6 +76,7 @@ public enum Unit {
     VOLT("V", Dimension.VOLTAGE, 1, 0, "v", "volt", "volts"),
     SECOND("s", Dimension.SECONDS, 1, 0, "s", "sec", "second", "seconds"),
     ONE("", Dimension.NUMBER, 1, 2),
+    BAG("bags", Dimension.NUMBER, 1, 2, "bag", "bags"),
     MONEY("", Dimension.MONEY, 1, 2);
 
     private final String symbol;
@@ -187,7 +188,7 @@ public enum Unit {
             case CENTIMETRE, MILLIMETRE, INCH -> small(system);
             case MILLILITRE, FLUID_OUNCE -> us ? FLUID_OUNCE : MILLILITRE;
             case SQUARE_METRE_PER_HOUR, SQUARE_FOOT_PER_HOUR -> us ? SQUARE_FOOT_PER_HOUR : SQUARE_METRE_PER_HOUR;
-            case GRAM, MINUTE, HOUR, DAY, YEAR, OHM, KILOHM, MEGOHM, GIGOHM -> other;
+            case BAG, GRAM, MINUTE, HOUR, DAY, YEAR, OHM, KILOHM, MEGOHM, GIGOHM -> other;
             default -> of(other.dimension, system);
         };
     }

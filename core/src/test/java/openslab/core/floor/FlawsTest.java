@@ -71,4 +71,15 @@ public class FlawsTest {
         assertEquals(east.coveMortar().orElseThrow().label(), "cove mortar");
         assertEquals(of("west", hall().edges(List.of(cove))).coveM(), 5, 0.03);
     }
+
+    /** Walls that nobody names are masked; one that is cut in is not. */
+    @Test
+    public void masking_runs_along_the_walls_that_are_masked() {
+        assertEquals(of("west", hall()).maskM().orElseThrow(), 5 + 6 + 5, 0.06);
+        Room.Draft draft = hall();
+        String wall = draft.room().walk().runs().get(0).id();
+        Flaws cutIn = of("west", draft.edges(List.of(new Room.Edge(wall, false, true, false, null))));
+        assertEquals(cutIn.maskM().orElseThrow(), 6 + 5, 0.05);
+        assertTrue(Flaws.NONE.maskM().isEmpty());
+    }
 }

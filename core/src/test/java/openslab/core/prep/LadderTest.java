@@ -67,13 +67,16 @@ public class LadderTest {
     @Test
     public void no_ladder_is_stronger_than_its_label() {
         for (Chemical c : Chemical.values()) {
+            assertEquals(Chemical.of(c.id()), c);
+            assertTrue(c.usual().thinness() <= c.weakest().thinness() + 1e-9, c.label());
+            assertTrue(c.usual().thinness() >= c.strongest().thinness() - 1e-9, c.label());
+            if (c.usual().isBags()) {
+                continue;
+            }
             List<Ladder.Rung> rungs = Ladder.of(c, List.of()).rungs();
             assertEquals(rungs.get(0).ratio().water(), c.weakest().water());
             assertEquals(
                     rungs.get(rungs.size() - 1).ratio().water(), c.strongest().water());
-            assertTrue(c.usual().water() <= c.weakest().water() + 1e-9, c.label());
-            assertTrue(c.usual().water() >= c.strongest().water() - 1e-9, c.label());
-            assertEquals(Chemical.of(c.id()), c);
         }
         assertTrue(Arrays.stream(Chemical.Family.values())
                 .allMatch(f -> !f.caution().isBlank()));

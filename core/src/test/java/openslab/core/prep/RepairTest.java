@@ -28,7 +28,15 @@ public class RepairTest {
     private static final double INCH = 0.0254;
 
     private static Flaws cracks(Flaws.Crack... cracks) {
-        return new Flaws(List.of(cracks), List.of(), List.of(), 0, Optional.empty(), Optional.empty(), List.of());
+        return new Flaws(
+                List.of(cracks),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                0,
+                Optional.empty(),
+                Optional.empty(),
+                List.of());
     }
 
     private static List<Repair> repairs(Flaws flaws, double hollowM2) {
@@ -108,7 +116,8 @@ public class RepairTest {
     @Test
     public void a_lip_is_ground_back_one_in_thirty_six() {
         var lip = new Flaws.Rise("l", "Door", 2, INCH / 2);
-        var flaws = new Flaws(List.of(), List.of(), List.of(lip), 0, Optional.empty(), Optional.empty(), List.of());
+        var flaws = new Flaws(
+                List.of(), List.of(), List.of(lip), Optional.empty(), 0, Optional.empty(), Optional.empty(), List.of());
         Repair r = only("lips", repairs(flaws, 0));
         assertEquals(figure(r, "lips to grind back").value(), 0.9144, 1e-9);
         assertEquals(r.steps().get(0).own().orElseThrow(), 0.9144, 1e-9);
@@ -119,7 +128,8 @@ public class RepairTest {
         var joints = List.of(
                 new Flaws.Joint("a", Room.Joint.Kind.CONTROL, 4, true),
                 new Flaws.Joint("b", Room.Joint.Kind.EXPANSION, 6, false));
-        var flaws = new Flaws(List.of(), joints, List.of(), 0, Optional.empty(), Optional.empty(), List.of());
+        var flaws = new Flaws(
+                List.of(), joints, List.of(), Optional.empty(), 0, Optional.empty(), Optional.empty(), List.of());
         Repair r = only("joints", repairs(flaws, 0));
         assertEquals(figure(r, "pins").value(), 4.0);
         assertEquals(figure(r, "joints to cut again").value(), 10.0);
@@ -161,7 +171,15 @@ public class RepairTest {
         double section = (1 - Math.PI / 4) * INCH * INCH;
         Figure mortar = w.figure("cove mortar", "V", "1", 1000 * 30 * section, Unit.LITRE, ours());
         assertEquals(mortar.value(), litres, 0.001 * litres);
-        var flaws = new Flaws(List.of(), List.of(), List.of(), 30, Optional.of(mortar), Optional.empty(), List.of());
+        var flaws = new Flaws(
+                List.of(),
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                30,
+                Optional.of(mortar),
+                Optional.empty(),
+                List.of());
         Repair r = only("cove", repairs(flaws, 0));
         assertEquals(r.figures().get(1), mortar);
         assertEquals(figure(r, "cove to trowel").value(), 30.0);

@@ -353,6 +353,7 @@ class DemoWorld implements ApplicationRunner {
         gangway.hoursAgo(1)
                 .done("fix-loose")
                 .done("solvent-wipe", "amount", "130 ft²", "hours", "0.5 h", "hands", "1")
+                .gate("wipe", "wipe", "clean")
                 .gate("dull", "dull", "shine");
     }
 

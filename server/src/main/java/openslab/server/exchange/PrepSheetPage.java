@@ -149,8 +149,11 @@ final class PrepSheetPage {
                 mix.title() + ", " + mix.words() + ": " + mix.total().text() + " for the zone, "
                         + mix.section().text() + " for 10 × 10 ft. " + mix.vessels() + " × "
                         + mix.water().text()
-                        + " of water first, then " + mix.concentrate().text() + " ("
-                        + mix.concentrate().also() + ").");
+                        + " of water first, then " + mix.concentrate().text() + also(mix.concentrate()) + ".");
+    }
+
+    private static String also(Figure f) {
+        return f.also().isEmpty() ? "" : " (" + f.also() + ")";
     }
 
     private void gate(PrepReport.GateReport gate) {

@@ -3,6 +3,7 @@ package openslab.core.floor.plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.level.Gap;
 import openslab.core.floor.level.LevelReport;
@@ -14,6 +15,7 @@ import org.locationtech.jts.geom.Geometry;
 /**
  * What a zone's part of the plan has to be made good: every length within the zone.
  *
+ * @param maskM of wall that is masked; empty where no plan says which
  * @param coveM of wall that gets a cove
  * @param coveMortar of the whole room, where any wall of it has one
  * @param fill to the height or the fall that was asked for, of the whole room; empty where nobody asked for either
@@ -23,13 +25,14 @@ public record Flaws(
         List<Crack> cracks,
         List<Joint> joints,
         List<Rise> lips,
+        Optional<Double> maskM,
         double coveM,
         Optional<Figure> coveMortar,
         Optional<Figure> fill,
         List<Gap.GapCheck> gaps) {
     /** Nothing is known of any. */
-    public static final Flaws NONE =
-            new Flaws(List.of(), List.of(), List.of(), 0, Optional.empty(), Optional.empty(), List.of());
+    public static final Flaws NONE = new Flaws(
+            List.of(), List.of(), List.of(), Optional.empty(), 0, Optional.empty(), Optional.empty(), List.of());
 
     /** @param moving whether it opens and closes with the seasons */
     public record Crack(String id, double lengthM, double widthM, double depthM, boolean moving) {}
@@ -62,6 +65,7 @@ public record Flaws(
         var lips = new ArrayList<Rise>();
         var gaps = new ArrayList<Gap.GapCheck>();
         double coveM = 0;
+        Optional<Double> maskM = Optional.empty();
         Optional<Figure> mortar = Optional.empty();
         Optional<Figure> fill = Optional.empty();
         for (int i = 0; i < plan.rooms().size(); i++) {
@@ -89,7 +93,8 @@ public record Flaws(
                     .map(g -> g.judge(system))
                     .filter(g -> !g.fits())
                     .forEach(gaps::add);
-            double coved = coved(room, drawn, part.get());
+            double coved = walls(room, drawn, part.get(), e -> e.cove() != null);
+            maskM = Optional.of(maskM.orElse(0.0) + walls(room, drawn, part.get(), Room.Edge::mask));
             coveM += coved;
             if (coved > SHORTEST_M) {
                 mortar = drawn.quantities().fills().stream()
@@ -103,7 +108,7 @@ public record Flaws(
                     .filter(f -> f.value() > 0);
             fill = asked.isPresent() ? asked : fill;
         }
-        return new Flaws(cracks, joints, lips, coveM, mortar, fill, gaps);
+        return new Flaws(cracks, joints, lips, maskM, coveM, mortar, fill, gaps);
     }
 
     private static Optional<Geometry> part(RoomPlan drawn, String zoneId) {
@@ -128,9 +133,10 @@ public record Flaws(
         return lips;
     }
 
-    private static double coved(Room room, RoomPlan drawn, Geometry part) {
+    /** Of walls that are worked so, doors left out, m. */
+    private static double walls(Room room, RoomPlan drawn, Geometry part, Predicate<Room.Edge> which) {
         return drawn.walls().stream()
-                .filter(w -> room.edge(w.run()).cove() != null)
+                .filter(w -> which.test(room.edge(w.run())))
                 .mapToDouble(w -> Math.max(0, within(part, w.points()) - room.doorsM(w.run())))
                 .sum();
     }

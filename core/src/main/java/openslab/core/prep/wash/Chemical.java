@@ -45,6 +45,13 @@ public enum Chemical {
             "1:1",
             "1:4",
             "For antique and thin lime: begin with 1 part into 4 of water, 2 minutes."),
+    ETCH_GRANULES(
+            "Etch granules",
+            Family.ACID,
+            "1 bag/4 gal",
+            "1 bag/5 qt",
+            "1 bag/2 gal",
+            "Cold water for the strong mix, a wetted floor for the weaker; light fizz, never let it dry on."),
     ETCH_LIQUID("Liquid etch", Family.ACID, "1:8", "1:1", "1:1", "Light fizz, stiff brush, never let it dry on."),
     MURIATIC(
             "Muriatic acid, 20 °Bé (31.45 %)",

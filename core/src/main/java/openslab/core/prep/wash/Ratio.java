@@ -14,17 +14,28 @@ import openslab.core.quantity.Unit;
  *
  * @param water parts of water to one part of concentrate; 0 for neat
  * @param typed as it was written
+ * @param bagL of water to a bag of powder, L, which adds nothing to the volume; 0 for liquids
  */
-public record Ratio(double water, String typed) {
+public record Ratio(double water, String typed, double bagL) {
+    /** Of a liquid. */
+    public Ratio(double water, String typed) {
+        this(water, typed, 0);
+    }
+
     private static final String ACCEPTED =
-            "1:4 (one part into four of water), 4 water : 1, 12 fl oz/gal, 60 ml/L, 5 %, or neat; no weaker than 1:1000";
+            "1:4 (one part into four of water), 4 water : 1, 12 fl oz/gal, 60 ml/L, 5 %, 1 bag/2 gal, or neat; no weaker than 1:1000";
 
     private static final double WEAKEST = 1000;
+    private static final double LEAST_BAG_L = 0.1;
+    private static final double MOST_BAG_L = 1000;
 
     private static final Pattern PARTS = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*:\\s*(\\d+(?:\\.\\d+)?)");
     private static final Pattern WATER_FIRST =
             Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*(?:parts?\\s*)?water\\s*(?::|to)\\s*(\\d+(?:\\.\\d+)?)");
     private static final Pattern PERCENT = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*%");
+    private static final Pattern BAGS =
+            Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*(?:bags?|packs?)\\s*(?:/|per|in|to)\\s*(?:a\\s+)?(.+)");
+
     private static final Pattern DOSE = Pattern.compile("(.+?)\\s*(?:/|per|in)\\s*(?:a\\s+)?(.+)");
 
     /** What a person writes after the stroke when they leave the number out: "12 fl oz/gal". */
@@ -57,6 +68,10 @@ public record Ratio(double water, String typed) {
             double share = number(percent, 1) / 100;
             return of(path, text, share > 1 ? Double.NaN : (1 - share) / share);
         }
+        Matcher bags = BAGS.matcher(plain);
+        if (bags.matches()) {
+            return bags(path, text, number(bags, 1), bags.group(2));
+        }
         Matcher dose = DOSE.matcher(plain);
         if (dose.matches()) {
             double concentrate = litres(path, text, dose.group(1));
@@ -64,6 +79,24 @@ public record Ratio(double water, String typed) {
             return of(path, text, into / concentrate);
         }
         throw new InvalidInput(path, text, ACCEPTED);
+    }
+
+    private static Ratio bags(String path, String typed, double bags, String into) {
+        double litres = litres(path, typed, ONE.getOrDefault(into, into)) / bags;
+        if (!(litres >= LEAST_BAG_L && litres <= MOST_BAG_L)) {
+            throw new InvalidInput(path, typed, ACCEPTED);
+        }
+        return new Ratio(0, typed.strip(), litres);
+    }
+
+    /** How much water there is to it, parts or litres to a bag: less is stronger. */
+    public double thinness() {
+        return isBags() ? bagL : water;
+    }
+
+    /** Whether it is told in bags of powder. */
+    public boolean isBags() {
+        return bagL > 0;
     }
 
     private static double number(Matcher m, int group) {
@@ -87,11 +120,14 @@ public record Ratio(double water, String typed) {
 
     /** Share of the mix that is concentrate. */
     public double share() {
-        return 1 / (1 + water);
+        return isBags() ? 0 : 1 / (1 + water);
     }
 
     /** Said so that nobody takes one for the other: "1 part into 4 of water (20 %)". */
     public String words() {
+        if (isBags()) {
+            return "one bag into " + Show.in(Unit.LITRE, bagL) + " (" + Show.in(Unit.GALLON, bagL) + ") of water";
+        }
         return water == 0
                 ? "neat, no water"
                 : "1 part into " + Show.number(water, water == Math.rint(water) ? 0 : 2) + " of water ("

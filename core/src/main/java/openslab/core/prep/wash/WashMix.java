@@ -51,22 +51,7 @@ public record WashMix(
      */
     public static WashMix of(
             Chemical chemical, Ratio ratio, double vesselL, double areaM2, double spreadM2PerL, UnitSystem system) {
-        Ratio strongest = chemical.strongest();
-        Ratio weakest = chemical.weakest();
-        if (ratio.water() < strongest.water() - ROUNDING) {
-            throw new InvalidInput(
-                    "ratio",
-                    ratio.typed() + ", " + ratio.words(),
-                    "no stronger than " + strongest.words() + " for "
-                            + Show.lower(chemical.label())
-                            + ": was it meant the other way round?");
-        }
-        if (ratio.water() > weakest.water() + ROUNDING) {
-            throw new InvalidInput(
-                    "ratio",
-                    ratio.typed() + ", " + ratio.words(),
-                    "no weaker than " + weakest.words() + ": more water than that is only water");
-        }
+        requirePlausible(chemical, ratio);
         Unit volume = Unit.of(Dimension.VOLUME, system);
         Unit dosed = system == UnitSystem.US ? Unit.FLUID_OUNCE : Unit.MILLILITRE;
         double totalL = areaM2 / spreadM2PerL;
@@ -81,7 +66,9 @@ public record WashMix(
                 spread("mix for one section", SECTION_M2, spreadM2PerL, system),
                 vessels,
                 share("water in each", "V·n/(n+1)", filledL, filledL - concentrateL, ratio, volume, system),
-                share("concentrate in each", "V/(n+1)", filledL, concentrateL, ratio, dosed, system),
+                ratio.isBags()
+                        ? bags(filledL, ratio, system)
+                        : share("concentrate in each", "V/(n+1)", filledL, concentrateL, ratio, dosed, system),
                 line(ratio, system),
                 chemical == Chemical.MURIATIC
                         ? Optional.of(Neutralising.sodaForMuriatic(totalL * ratio.share(), system))
@@ -92,6 +79,37 @@ public record WashMix(
                                 ? "Then the acid, slowly, into the water: never water into acid, it boils and spits."
                                 : "Then the concentrate; stir without foaming."),
                 chemical.family().caution());
+    }
+
+    /** Strong enough to do anything, and no stronger than its label; a liquid is not told in bags, nor a powder in parts. */
+    private static void requirePlausible(Chemical chemical, Ratio ratio) {
+        Ratio strongest = chemical.strongest();
+        Ratio weakest = chemical.weakest();
+        String typed = ratio.typed() + ", " + ratio.words();
+        if (ratio.isBags() != strongest.isBags()) {
+            throw new InvalidInput(
+                    "ratio",
+                    typed,
+                    "told as its label has it, such as " + strongest.typed() + " for " + Show.lower(chemical.label()));
+        }
+        if (ratio.thinness() < strongest.thinness() - ROUNDING) {
+            throw new InvalidInput(
+                    "ratio",
+                    typed,
+                    "no stronger than " + strongest.words() + " for " + Show.lower(chemical.label())
+                            + ": was it meant the other way round?");
+        }
+        if (ratio.thinness() > weakest.thinness() + ROUNDING) {
+            throw new InvalidInput(
+                    "ratio", typed, "no weaker than " + weakest.words() + ": more water than that is only water");
+        }
+    }
+
+    private static Figure bags(double filledL, Ratio ratio, UnitSystem system) {
+        var w = new Worksheet(system);
+        w.given("V", "filling of one vessel", filledL, Unit.LITRE);
+        w.given("b", "water to a bag", ratio.bagL(), Unit.LITRE);
+        return w.figure("bags in each", "c", "V/b", filledL / ratio.bagL(), Unit.BAG, GEOMETRY);
     }
 
     private static Figure spread(String label, double areaM2, double spreadM2PerL, UnitSystem system) {
@@ -108,12 +126,19 @@ public record WashMix(
             String label, String formula, double filledL, double shareL, Ratio ratio, Unit unit, UnitSystem system) {
         var w = new Worksheet(system);
         w.given("V", "filling of one vessel", unit.fromBase(filledL), unit);
+        if (ratio.isBags()) {
+            return w.figure(label, "v", "V", unit.fromBase(filledL), unit, GEOMETRY);
+        }
         w.given("n", "parts of water to one", ratio.water(), Unit.ONE);
         return w.figure(label, "v", formula, unit.fromBase(shareL), unit, GEOMETRY);
     }
 
     private static Figure line(Ratio ratio, UnitSystem system) {
         var w = new Worksheet(system);
+        if (ratio.isBags()) {
+            w.given("f", "a powder adds nothing to the filling", 100, Unit.PERCENT);
+            return w.figure("line for the water", "l", "f", 100, Unit.PERCENT, GEOMETRY);
+        }
         w.given("n", "parts of water to one", ratio.water(), Unit.ONE);
         return w.figure("line for the water", "l", "100·n/(n+1)", 100 * (1 - ratio.share()), Unit.PERCENT, GEOMETRY);
     }

@@ -22,6 +22,7 @@ public enum Item {
     SANDER("Sander with vacuum, paper or screens", Kind.TOOL),
     CLOTHS("Fresh cloths, and a lidded tin for used ones", Kind.TOOL),
     MIXER("Mixing drill, pails, trowels, straight board", Kind.TOOL),
+    TAPE("Masking tape, film, knife", Kind.TOOL),
     TEST_KIT("Dropper, pH paper, tack cloth, plaques", Kind.TOOL),
     SODA("Baking soda mixed and at hand", Kind.CHEMICAL),
     FRESH_WATER("Fresh water running", Kind.CHEMICAL),

@@ -160,6 +160,9 @@ public final class Works {
                     RESPIRATOR)
             .dust(0, SilicaTask.HAND_GRINDER)
             .wheel(SEVEN_INCH_M);
+    public static final Work MASK = Work.of("mask", "Mask", Per.EDGE, 20, TAPE)
+            .wears("Roll of masking tape", 45)
+            .wears("Roll of film", 30);
     public static final Work MARK_JOINTS = Work.of("mark-joints", "Pin both ends of joints", Per.ONCE, 0.5);
     public static final Work TELL = Work.of("tell", "Say it in writing", Per.ONCE, 0.25);
 
@@ -202,6 +205,7 @@ public final class Works {
             LEVEL,
             COVE,
             GRIND_LIP,
+            MASK,
             MARK_JOINTS,
             TELL);
 
