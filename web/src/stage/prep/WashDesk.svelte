@@ -71,7 +71,7 @@
       <ChoiceEntry label="What goes in" choices={view.chemicals} bind:value={chemical} />
       <TextEntry
         label="How strong"
-        hint="{chosen.weakest} to {chosen.strongest}; as the label has it: 1:4, 12 oz/gal, 5 %"
+        hint="{chosen.weakest} to {chosen.strongest}; as the label has it: 1:4, 12 oz/gal, 5 %, 1 bag/2 gal"
         fault={fault('ratio')}
         bind:value={ratio}
       />
@@ -95,7 +95,7 @@
     {#if chosen.never.length > 0}
       <p class="caution">
         <b>Never with</b>
-        {chosen.never.map((n) => n.label.toLowerCase()).join(', ')}, nor on what is left of them.
+        {chosen.never.map((n) => n.label).join(', ')}, nor on what is left of them.
       </p>
     {/if}
     <Button type="submit" kind="main">Work it out</Button>

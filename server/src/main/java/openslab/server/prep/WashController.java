@@ -9,6 +9,7 @@ import openslab.core.prep.wash.WashMix;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -41,10 +42,9 @@ class WashController {
                     c.strongest().typed(),
                     c.source(),
                     Arrays.stream(Chemical.values())
-                            .flatMap(
-                                    other -> Chemical.never(c, other)
-                                            .map(why -> new NeverView(other.name(), other.label(), why))
-                                            .stream())
+                            .flatMap(other -> Chemical.never(c, other)
+                                    .map(why -> new NeverView(other.name(), Show.lower(other.label()), why))
+                                    .stream())
                             .toList());
         }
     }
