@@ -13,9 +13,8 @@
     {mix.vessels}
     {mix.vessels === 1 ? 'pail: water first,' : 'pails, in each water first,'}
     <FigureButton figure={mix.water} /> <small>({mix.water.also})</small>, then
-    <FigureButton figure={mix.concentrate} />{#if mix.concentrate.also}<small>
-        ({mix.concentrate.also})</small
-      >{/if}.
+    <FigureButton figure={mix.concentrate} />
+    {#if mix.concentrate.also}<small>({mix.concentrate.also})</small>{/if}
   </p>
 </div>
 

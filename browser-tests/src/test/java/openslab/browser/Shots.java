@@ -63,7 +63,7 @@ public class Shots {
             shoot(page, "instrument");
             job(app, page, "Bakery");
             hands.climbTo("Preparation");
-            page.getByText("Degreaser: 1 part into 20").first().waitFor();
+            page.getByText("Degreaser: 1 part into 20").last().waitFor();
             shoot(page, "preparation");
             job(app, page, "Seed bank");
             hands.climbTo("In service");

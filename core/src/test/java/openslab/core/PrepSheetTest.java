@@ -145,9 +145,9 @@ public class PrepSheetTest {
                 .orElseThrow();
         assertEquals(dry.from(), Stories.moment(3));
         assertEquals(dry.to(), Stories.moment(27));
-        assertEquals(story.at(4).next().label(), "then dry");
+        assertEquals(story.at(4).next().label(), "until dry");
         assertEquals(story.at(4).next().at(), Optional.of(Stories.moment(27)));
-        assertEquals(story.at(28).next().label(), "dry now");
+        assertEquals(story.at(28).next().label(), "test now: dry");
         assertEquals(story.at(4).strata().get(1).mark(), Mark.IN_HAND);
     }
 

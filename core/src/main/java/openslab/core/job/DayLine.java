@@ -139,10 +139,10 @@ final class DayLine {
             return Optional.of(
                     now.isBefore(ready)
                             ? RunningClock.Next.of(
-                                    "then " + gate,
+                                    running.get().timed() ? "then " + gate : "until " + gate,
                                     Optional.of(ready),
                                     running.get().timed() ? Mark.IN_HAND : Mark.WET)
-                            : RunningClock.Next.of(gate + " now", Optional.empty(), Mark.WINDOW_OPEN));
+                            : RunningClock.Next.of("test now: " + gate, Optional.empty(), Mark.WINDOW_OPEN));
         }
         Optional<RunningClock.Next> again = prep.repeating()
                 .map(s -> RunningClock.Next.of("again: " + Show.lower(s.title()), Optional.empty(), Mark.HOLD));
