@@ -57,6 +57,31 @@ public class DemoWorldTest {
                         "School boiler house", "wet")));
     }
 
+    /** Concrete, tile, vinyl and metal are in preparation at once, each by a method of its own. */
+    @Test(dataProvider = "nows")
+    public void four_substrates_are_in_preparation(String now) {
+        Map<String, String> methods = new TreeMap<>();
+        for (JsonNode item : apps.get(now).get("/api/jobs").body()) {
+            for (JsonNode zone : apps.get(now)
+                    .get("/api/jobs/" + item.path("id").asString())
+                    .body()
+                    .path("zones")) {
+                JsonNode prep = zone.path("report").path("prep");
+                boolean begun =
+                        prep.path("steps").path(0).path("state").asString().equals("DONE");
+                if (begun && !prep.path("mark").asString().equals("DONE")) {
+                    methods.put(
+                            zone.path("facts").path("substrate").asString(),
+                            prep.path("method").asString());
+                }
+            }
+        }
+        assertEquals(
+                methods,
+                new TreeMap<>(Map.of(
+                        "BARE_CONCRETE", "grind", "QUARRY", "scrub-tile", "VCT", "strip-finish", "METAL", "abrade")));
+    }
+
     @Test(dataProvider = "nows")
     public void the_rack_stands_in_order(String now) {
         var moments = new ArrayList<String>();
