@@ -21,6 +21,8 @@ export class Logging extends FormState {
     subject: string,
     more: Partial<LogForm> = {},
   ): Promise<boolean> {
+    // the name may have become known since this form was opened
+    this.by ||= person.name;
     const said = { kind, subject, place: '', by: this.by, note: '', values: {}, ...more };
     const words = JSON.stringify([zoneId, said]);
     if (words !== this.#words) {

@@ -3,6 +3,7 @@
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
+  import { person } from '../../app/person.svelte';
   import Button from '../../parts/Button.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
@@ -44,7 +45,7 @@
   <Trouble problem={sending.problem} shown={['by']} />
   {#if missing.length > 0}
     <p class="soft"><b>Not ticked yet:</b> {missing.join(', ')}.</p>
-  {:else if sending.by === '' || sending.fault('by')}
+  {:else if person.name === '' || sending.fault('by')}
     <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
   {/if}
   <Button

@@ -209,7 +209,7 @@ public class PrepSheetTest {
                 steps,
                 List.of(
                         "sweep",
-                        "break-out",
+                        "break-out.hollow",
                         "hand-grind",
                         "grind",
                         "tell",
@@ -224,11 +224,24 @@ public class PrepSheetTest {
         assertEquals(
                 sheet.repairs().stream().map(PrepSheet.RepairSheet::id).toList(),
                 List.of("moving-cracks", "hollow", "cracks"));
+        assertEquals(
+                step(sheet, "break-out.hollow").effort().amount().orElseThrow().value(), 1.0, 1e-9);
         assertEquals(step(sheet, "patch.1").effort().amount().orElseThrow().value(), 1.0, 1e-9);
         assertEquals(step(sheet, "fill.1").effort().time().value(), 12.0 / 8, 1e-9);
         assertTrue(refused(story, new Stories().gate(3, "rub", "rub=clean"))
                 .accepted()
                 .contains("Exclusion handed over"));
+    }
+
+    @Test
+    public void what_was_heard_hollow_and_not_drawn_is_said_to_be_a_guess() {
+        Stories story = new Stories()
+                .reading(0, "walk-over", "whole floor", "sealer=no oil=no coating=no dusting=no hollow=yes")
+                .reading(0, "water-drop", "A", "drop=soaks");
+        var cut = story.at(1).prep().steps().get(1);
+        assertEquals(cut.id(), "break-out.hollow");
+        assertTrue(cut.does().contains("Nobody has drawn them"), cut.does());
+        assertEquals(step(sheet(story, 1), cut.id()).effort().time().value(), 1.0 / 4, 1e-9);
     }
 
     /** Every substrate there is has a sheet whose steps can be staged and reckoned, or says why it has no method. */

@@ -29,17 +29,26 @@ final class PrepLog {
 
     /** What the plan and the survey found broken. */
     static List<Repair> repairs(ZoneFacts zone, UnitSystem system) {
-        double hollow = zone.survey().areas().stream()
+        return Repairs.of(
+                zone.substrate(),
+                zone.plan().flaws(),
+                hollowM2(zone),
+                zone.settings().patch(),
+                system);
+    }
+
+    /** Drawn, and not proved sound since. */
+    private static double hollowM2(ZoneFacts zone) {
+        return zone.survey().areas().stream()
                 .filter(a -> a.gone().isEmpty() && a.area().defect() == Defect.HOLLOW)
                 .mapToDouble(a -> a.area().areaM2())
                 .sum();
-        return Repairs.of(
-                zone.substrate(), zone.plan().flaws(), hollow, zone.settings().patch(), system);
     }
 
     static PrepPlan plan(ZoneFacts zone, ProfileNeed need, UnitSystem system) {
         Condition condition = Condition.of(zone.survey(), zone.substrate());
         PrepPlan plan = PrepPlan.choose(condition, need, zone.site())
+                .hollow(hollowM2(zone))
                 .with(repairs(zone, system).stream()
                         .flatMap(r -> r.steps().stream())
                         .toList());

@@ -101,11 +101,6 @@ public record PrepReport(
         return steps.stream().filter(s -> !s.complete()).toList();
     }
 
-    /** Whether anything of it was logged. */
-    boolean isBegun() {
-        return steps.stream().anyMatch(s -> s.complete() || s.started().isPresent());
-    }
-
     /** The step that a failed gate makes somebody do again. */
     Optional<StepReport> repeating() {
         return open().stream().findFirst().filter(s -> s.round() > 1);

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
+import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Unit;
@@ -231,19 +232,7 @@ public record Course(List<Turn> turns, List<Misfit> misfits) {
 
         private Optional<Misfit> misfit(Deed deed, Gate gate, int at) {
             if (gate.ladder()) {
-                Value named = deed.values().get("chemical");
-                List<Chemical> any = slots.get(at).step.dose().orElseThrow().any();
-                boolean known = any.stream().anyMatch(c -> c.id().equals(named.typed()));
-                return known
-                        ? Optional.empty()
-                        : Optional.of(new Misfit(
-                                deed,
-                                "values.chemical",
-                                named.typed(),
-                                "one of "
-                                        + String.join(
-                                                ", ",
-                                                any.stream().map(Chemical::id).toList())));
+                return offLabel(deed, slots.get(at).step.dose().orElseThrow().any());
             }
             Value dried = deed.values().get(Gate.DRIED);
             Optional<Instant> wet = wetAt(at);
@@ -259,6 +248,27 @@ public record Course(List<Turn> turns, List<Misfit> misfits) {
                             dried.typed(),
                             "at most " + Show.number(Math.max(0, most), 1)
                                     + " h: the log has it wet that long before; correct the time of one of the two"));
+        }
+
+        /** A chemical that does not do this, or a strength that its label does not know. */
+        private static Optional<Misfit> offLabel(Deed deed, List<Chemical> any) {
+            Value named = deed.values().get("chemical");
+            Value water = deed.values().get("water");
+            Optional<Chemical> tried =
+                    any.stream().filter(c -> c.id().equals(named.typed())).findFirst();
+            if (tried.isEmpty()) {
+                String known = String.join(", ", any.stream().map(Chemical::id).toList());
+                return Optional.of(new Misfit(deed, "values.chemical", named.typed(), "one of " + known));
+            }
+            Chemical c = tried.get();
+            return new Ladder.Square(c, water.base(), Ladder.Result.UNTRIED).isOnLabel()
+                    ? Optional.empty()
+                    : Optional.of(new Misfit(
+                            deed,
+                            "values.water",
+                            water.typed(),
+                            "parts of water from " + c.strongest().words() + " to "
+                                    + c.weakest().words()));
         }
 
         /** When the floor was last wet before this turn; empty where nothing says so. */

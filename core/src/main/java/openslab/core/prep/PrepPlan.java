@@ -19,6 +19,9 @@ public record PrepPlan(
      */
     public record Refused(String method, String title, boolean elsewhere, List<String> reasons) {}
 
+    private static final double UNDRAWN_M2 = 1;
+    private static final String UNDRAWN = "Nobody has drawn them on the survey yet: 1 m² (11 ft²) is reckoned.";
+
     public static PrepPlan choose(Condition condition, ProfileNeed need, SiteLimits site) {
         var refused = new ArrayList<Refused>();
         PrepMethod chosen = null;
@@ -57,6 +60,24 @@ public record PrepPlan(
         var all = new ArrayList<>(steps);
         all.addAll(at, repairs);
         return new PrepPlan(need, method, because, List.copyOf(all), refused);
+    }
+
+    /**
+     * The same plan with so much hollow to be cut out.
+     *
+     * @param m2 as drawn; 0 where a walk-over heard it and nobody has drawn it yet
+     */
+    public PrepPlan hollow(double m2) {
+        return new PrepPlan(
+                need,
+                method,
+                because,
+                steps.stream()
+                        .map(s -> !s.id().endsWith("." + Steps.HOLLOW)
+                                ? s
+                                : m2 > 0 ? s.over(m2) : s.over(UNDRAWN_M2).adding(" " + UNDRAWN))
+                        .toList(),
+                refused);
     }
 
     /** The same plan with one more step before its last; a floor that is looked at again is not closed yet. */

@@ -84,6 +84,11 @@ public record Step(
         return new Step(id, work, title, does, why, caution, gate, waitMin, again, dose, Optional.of(amount), closing);
     }
 
+    /** @param words at the end of what is done */
+    Step adding(String words) {
+        return new Step(id, work, title, does + words, why, caution, gate, waitMin, again, dose, own, closing);
+    }
+
     Step closes() {
         return new Step(id, work, title, does, why, caution, gate, waitMin, again, dose, own, true);
     }

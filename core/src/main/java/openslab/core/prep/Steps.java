@@ -15,6 +15,8 @@ final class Steps {
 
     static final double VINYL_DRIES_H = 4;
 
+    static final String HOLLOW = "hollow";
+
     static final String DISPOSAL = "Wash water goes where local rules let it, not simply down the drain.";
 
     static final String ASSESSED = "Silica: not listed in Table 1, so exposure is assessed first.";
@@ -50,12 +52,14 @@ final class Steps {
         return Step.of(Works.SWEEP, title, does, why);
     }
 
+    /** How much of it there is comes with what was drawn: {@link PrepPlan#hollow}. */
     private static Step cutOutHollow(String why) {
         return Step.of(
                         Works.BREAK_OUT,
                         "Cut out hollow places",
                         "Break out to sound concrete; it is patched before the floor is closed.",
                         why)
+                .which(HOLLOW)
                 .careful("Eyes, ears, dust: " + SilicaTask.CHIPPER.control() + ".")
                 .until(Gate.sound());
     }

@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.patch.Ladder.Result;
 import openslab.core.prep.wash.Chemical;
@@ -54,6 +55,13 @@ public class LadderTest {
         Ladder ladder = descaler(tried.split(","));
         assertEquals(ladder.next().map(Ratio::typed).orElse(""), next);
         assertEquals(ladder.winner().map(Ratio::typed).orElse(""), winner);
+    }
+
+    /** A file from elsewhere may hold anything: what no label knows is no rung. */
+    @Test
+    public void what_no_label_knows_is_left_out() {
+        assertEquals(descaler("0 WORKS", "400 WORKS").winner(), Optional.empty());
+        assertEquals(descaler("0 WORKS").rungs().size(), 5);
     }
 
     @Test

@@ -16,7 +16,7 @@ import org.springframework.stereotype.Repository;
 
 /** How fast the shop's crew works: what somebody set, and what was logged as done over all jobs. */
 @Repository
-public class PaceStore {
+class PaceStore {
     private record SetRow(String work, String typed, double base) {}
 
     private record DoneRow(UUID entryKey, UUID zoneId, String subject, String field, double base) {}
@@ -30,7 +30,7 @@ public class PaceStore {
         this.db = db;
     }
 
-    public Paces all() {
+    Paces all() {
         Map<String, Double> set = new HashMap<>();
         typed().forEach((work, value) -> set.put(work, value.base()));
         return new Paces(set, logged());

@@ -38,7 +38,13 @@ public record Ladder(
     public record Rung(Ratio ratio, String words, Result result) {}
 
     /** A square that was tried. @param water parts of it to one */
-    public record Square(Chemical chemical, double water, Result result) {}
+    public record Square(Chemical chemical, double water, Result result) {
+        /** Whether its strength is one that the label knows. */
+        public boolean isOnLabel() {
+            return water >= chemical.strongest().water() - SAME
+                    && water <= chemical.weakest().water() + SAME;
+        }
+    }
 
     /** Each rung is twice as strong as the one before it. */
     public static final Source SOURCE = Source.commonPractice(
@@ -56,7 +62,7 @@ public record Ladder(
         }
         results.put(strongest, Result.UNTRIED);
         tried.stream()
-                .filter(s -> s.chemical() == chemical)
+                .filter(s -> s.chemical() == chemical && s.isOnLabel())
                 .forEach(s -> results.put(nearest(results, s.water()), s.result()));
         var rungs = new ArrayList<Rung>();
         results.forEach(
