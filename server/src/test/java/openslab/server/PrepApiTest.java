@@ -258,4 +258,87 @@ public class PrepApiTest {
         String none = paper("/api/prep-sheets/" + unknown.job() + "/" + unknown.zone() + ".pdf");
         assertTrue(none.contains("Clean and test again"), none);
     }
+
+    private void editZone(Floor floor, String field, Object value) {
+        var form = App.zoneForm("North bay");
+        form.put(field, value);
+        assertEquals(app.put(floor.zonePath(), 2, form).status(), 200);
+    }
+
+    /** A hole of 1 in filled in lifts of 1/4 in takes four; 2 m² were drawn. */
+    @Test
+    public void the_patch_in_hand_decides_how_many_lifts() {
+        Floor floor = walked("Lifts");
+        editZone(
+                floor,
+                "settings",
+                Map.of(
+                        "pace",
+                        "11",
+                        "share",
+                        "80",
+                        "allowance",
+                        "10 %",
+                        "lift",
+                        "1/4 in",
+                        "voids",
+                        "1 in",
+                        "sets",
+                        "3 h"));
+        var area = App.logForm("AREA", "HOLLOW", "Pillar", Map.of());
+        area.put("at", "2026-05-01T09:10:00Z");
+        area.put(
+                "ring",
+                List.of(
+                        Map.of("x", 1, "y", 1),
+                        Map.of("x", 3, "y", 1),
+                        Map.of("x", 3, "y", 2),
+                        Map.of("x", 1, "y", 2)));
+        assertTaken(app.post(floor.log(), area));
+        JsonNode sheet = sheet(floor);
+        assertEquals(
+                step(sheet, "break-out.hollow")
+                        .path("effort")
+                        .path("amount")
+                        .path("value")
+                        .asDouble(),
+                2.0,
+                1e-9);
+        for (String lift : List.of("patch.1", "patch.2", "patch.3", "patch.4")) {
+            step(sheet, lift);
+        }
+        JsonNode patch = prep(floor).path("steps").path(4);
+        assertEquals(patch.path("id").asString(), "patch.1");
+        assertEquals(patch.path("waitMin").asDouble(), 180.0);
+        assertEquals(patch.path("title").asString(), "Patch, lift 1 of 4");
+    }
+
+    /** What the label does not know is refused; the weakest that works is mixed everywhere. */
+    @Test
+    public void a_strength_that_no_label_knows_is_refused() {
+        Floor floor = app.floor("Sealed");
+        editZone(floor, "dust", false);
+        assertTaken(log(
+                floor,
+                "READING",
+                "walk-over",
+                "2026-05-01T09:00:00Z",
+                Map.of("sealer", "yes", "oil", "no", "coating", "no", "dusting", "no", "hollow", "no")));
+        assertTaken(app.post(floor.log(), App.logForm("READING", "water-drop", "A", Map.of("drop", "beads"))));
+        assertRefused(patch(floor, "stripper", "1"), "values.water", "1 part into 8 of water");
+        assertRefused(patch(floor, "bleach", "20"), "values.chemical", "stripper");
+        assertTaken(patch(floor, "stripper", "16"));
+        String mix = step(sheet(floor), "strip").path("mix").path("words").asString();
+        assertEquals(mix, "1 part into 16 of water (5.88 % of the mix)");
+        assertEquals(prep(floor).path("steps").path(0).path("state").asString(), "DONE");
+    }
+
+    private Answer patch(Floor floor, String chemical, String water) {
+        return log(
+                floor,
+                "GATE",
+                "patch",
+                "2026-05-04T10:00:00Z",
+                Map.of("chemical", chemical, "water", water, "dwell", "2 min", "result", "works"));
+    }
 }
