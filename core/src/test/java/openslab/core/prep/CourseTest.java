@@ -158,7 +158,7 @@ public class CourseTest {
         assertEquals(course.misfits().get(0).field(), "subject");
     }
 
-    private static final int TRIALS = 400;
+    private static final int TRIALS = 150;
 
     /** Whatever is logged in whatever order: the open gates stand in order, and what passed last in a row ends the course. */
     @Test
