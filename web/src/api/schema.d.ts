@@ -2292,6 +2292,7 @@ export interface components {
             points: components["schemas"]["Point"][];
         };
         Thing: {
+            group: string;
             id: string;
             /** @enum {string} */
             kind: "TOOL" | "CHEMICAL" | "PPE" | "PLACE" | "PEOPLE";

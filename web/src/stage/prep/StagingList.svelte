@@ -18,17 +18,11 @@
   let { desk, zone, things, wanted }: Props = $props();
   const sending = new Logging();
 
-  const labels: Record<StagingThing['kind'], string> = {
-    TOOL: 'Tools',
-    CHEMICAL: 'Chemicals',
-    PPE: 'Protection',
-    PLACE: 'Place',
-    PEOPLE: 'People',
-  };
   const groups = $derived(
-    (Object.keys(labels) as StagingThing['kind'][])
-      .map((kind) => ({ kind, things: things.filter((t) => t.kind === kind) }))
-      .filter((g) => g.things.length > 0),
+    [...new Set(things.map((t) => t.group))].map((group) => ({
+      group,
+      things: things.filter((t) => t.group === group),
+    })),
   );
   const ticked = $derived(things.filter((t) => t.ticked).length);
 
@@ -55,9 +49,9 @@
     />
   {/if}
   <div class="groups">
-    {#each groups as group (group.kind)}
+    {#each groups as group (group.group)}
       <fieldset>
-        <legend>{labels[group.kind]}</legend>
+        <legend>{group.group}</legend>
         {#each group.things as thing (thing.id)}
           <label>
             <input

@@ -49,6 +49,17 @@ public class QuantityTest {
         assertEquals(base, c.number("base"), 5e-6);
     }
 
+    /** What a form is filled with is read again as it was shown, thousands set apart included. */
+    @Test
+    public void reads_back_what_is_shown() {
+        for (double area : new double[] {0.4, 999, 1148, 11_484, 126_007, 1_204_500}) {
+            for (Unit unit : List.of(Unit.SQUARE_FOOT, Unit.SQUARE_METRE)) {
+                String shown = Show.in(unit, unit.toBase(area), 1);
+                assertEquals(Measure.parse("f", shown, Unit.SQUARE_METRE, 0, ANY), unit.toBase(area), 1e-6, shown);
+            }
+        }
+    }
+
     @Test(dataProvider = "measures")
     public void means_the_same_once_its_unit_is_written_out(Cases c) {
         Unit bare = Unit.valueOf(c.text("unit"));

@@ -3,7 +3,6 @@ package openslab.core.job;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import openslab.core.buildup.BuildUp;
 import openslab.core.prep.Course;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
@@ -29,7 +28,7 @@ public final class PrepGuard {
     }
 
     private static void requireTurn(ZoneFacts zone, LogEntry entry, UnitSystem system) {
-        PrepPlan plan = PrepLog.plan(zone, need(zone, system), system);
+        PrepPlan plan = PrepLog.plan(zone, PrepLog.need(zone, system), system);
         var deeds = new ArrayList<>(PrepLog.deeds(zone));
         PrepLog.deed(entry).forEach(deeds::add);
         Course.of(plan.steps(), deeds).misfits().stream()
@@ -58,7 +57,7 @@ public final class PrepGuard {
 
     /** What did go on is a fact all the same: with a reason it is logged. */
     private static void requirePrepared(ZoneFacts zone, LogEntry entry, UnitSystem system) {
-        ProfileNeed need = need(zone, system);
+        ProfileNeed need = PrepLog.need(zone, system);
         PrepReport prep = PrepReport.of(zone, need, need, system);
         if (prep.mark() == Mark.DONE || !entry.note().isBlank()) {
             return;
@@ -72,10 +71,5 @@ public final class PrepGuard {
                 null,
                 "the reason why it went on all the same: preparation is not through, "
                         + open.map(g -> "\"" + g + "\" has not passed").orElse(prep.title()));
-    }
-
-    private static ProfileNeed need(ZoneFacts zone, UnitSystem system) {
-        return BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system)
-                .profileNeed();
     }
 }

@@ -3,6 +3,7 @@ package openslab.core.job;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import openslab.core.buildup.BuildUp;
 import openslab.core.prep.Condition;
 import openslab.core.prep.Deed;
 import openslab.core.prep.PrepPlan;
@@ -43,6 +44,12 @@ final class PrepLog {
                 .filter(a -> a.gone().isEmpty() && a.area().defect() == Defect.HOLLOW)
                 .mapToDouble(a -> a.area().areaM2())
                 .sum();
+    }
+
+    /** What the zone's build-up asks of the profile. */
+    static ProfileNeed need(ZoneFacts zone, UnitSystem system) {
+        return BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system)
+                .profileNeed();
     }
 
     static PrepPlan plan(ZoneFacts zone, ProfileNeed need, UnitSystem system) {

@@ -8,10 +8,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
-import openslab.core.buildup.BuildUp;
 import openslab.core.prep.Gate;
 import openslab.core.prep.PrepPlan;
-import openslab.core.prep.ProfileNeed;
 import openslab.core.prep.Step;
 import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.repair.Repair;
@@ -83,10 +81,7 @@ public record PrepSheet(
 
     /** @param now ticks older than a day do not count */
     public static PrepSheet of(ZoneFacts zone, Paces paces, UnitSystem system, Instant now) {
-        ProfileNeed need = BuildUp.of(
-                        zone.layers().stream().map(LayerChoice::sheet).toList(), system)
-                .profileNeed();
-        PrepPlan plan = PrepLog.plan(zone, need, system);
+        PrepPlan plan = PrepLog.plan(zone, PrepLog.need(zone, system), system);
         Staging staging = Staging.of(plan.steps(), PrepLog.ticks(zone), now);
         List<Ladder.Square> squares = squares(zone);
         double areaM2 = zone.shape().area(system).base();

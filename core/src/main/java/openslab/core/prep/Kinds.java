@@ -1,7 +1,6 @@
 package openslab.core.prep;
 
 import java.util.EnumSet;
-import java.util.Optional;
 import java.util.Set;
 import openslab.core.floor.Substrate;
 
@@ -12,17 +11,7 @@ final class Kinds {
     static final Set<Substrate> RESILIENT = of(Substrate.Family.RESILIENT);
     static final Set<Substrate> ANY = Set.copyOf(EnumSet.allOf(Substrate.class));
 
-    /** A build-up that asks for this profile buries a stamp anyway. */
-    private static final int BURIES = 3;
-
     private Kinds() {}
-
-    /** Why what takes the cap off cannot be used on a stamp that is meant to show. */
-    static Optional<String> stampGone(Condition condition, ProfileNeed need) {
-        return condition.substrate() == Substrate.STAMPED && need.min() < BURIES
-                ? Optional.of("It takes the stamp away, which a film this thin is meant to show.")
-                : Optional.empty();
-    }
 
     private static Set<Substrate> of(Substrate.Family family) {
         Set<Substrate> all = EnumSet.noneOf(Substrate.class);

@@ -62,12 +62,23 @@ public interface PrepMethod {
             reasons.add("It leaves CSP " + about.profileFrom() + " or rougher; this build-up asks for " + need.text()
                     + " and would not bury it.");
         }
+        if (takesTheCap() && condition.substrate() == Substrate.STAMPED && need.min() < BURIES) {
+            reasons.add("It takes the stamp away, which a film this thin is meant to show.");
+        }
         reasons.addAll(site.against(about.demands()));
         return reasons;
     }
 
     /** What no preparation takes off: it is told, repaired or left to show. */
     Set<Defect> LEFT = Set.of(Defect.DAMP, Defect.MAT_SHADE, Defect.WORN);
+
+    /** A build-up that asks for this profile buries a stamp anyway. */
+    int BURIES = 3;
+
+    /** Whether it takes the surface off all over, and a stamp with it. */
+    default boolean takesTheCap() {
+        return false;
+    }
 
     /** Why that matters to this method, after "what is on the floor". */
     default String unknown() {

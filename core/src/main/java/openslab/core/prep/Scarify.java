@@ -1,6 +1,5 @@
 package openslab.core.prep;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import openslab.core.prep.work.Works;
@@ -34,10 +33,8 @@ final class Scarify implements PrepMethod {
     }
 
     @Override
-    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
-        var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
-        Kinds.stampGone(condition, need).ifPresent(reasons::add);
-        return reasons;
+    public boolean takesTheCap() {
+        return true;
     }
 
     @Override

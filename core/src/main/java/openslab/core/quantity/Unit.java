@@ -114,7 +114,7 @@ public enum Unit {
         return base / factor;
     }
 
-    /** Lower case, straight quotes, plain spaces and minus: how spellings are compared. */
+    /** Lower case, straight quotes, plain spaces and minus, thousands as they are shown put together: how spellings are compared. */
     static String plain(String raw) {
         return raw.strip()
                 .toLowerCase(Locale.ROOT)
@@ -124,6 +124,7 @@ public enum Unit {
                 .replace('\u201d', '"')
                 .replace('\u2212', '-')
                 .replace('\u03bc', '\u00b5')
+                .replaceAll("(?<=\\d)\u202f(?=\\d{3})", "")
                 .replaceAll("[\\s\u00a0\u202f]+", " ");
     }
 

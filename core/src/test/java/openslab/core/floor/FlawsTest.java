@@ -57,7 +57,6 @@ public class FlawsTest {
         assertEquals(west.gaps().stream().map(Gap.GapCheck::id).toList(), List.of("g1"));
         Flaws east = of("east", hall().joints(List.of(expansion)));
         assertEquals(east.joints().get(0).lengthM(), 6, 0.02);
-        assertTrue(Flaws.NONE.isEmpty() && !east.isEmpty());
     }
 
     /** The first wall runs 10 m past both zones; a door of 0.9 m in it stands in the west. */

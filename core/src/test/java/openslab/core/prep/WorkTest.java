@@ -166,7 +166,7 @@ public class WorkTest {
         var logged = new ArrayList<>(List.of(new Paces.Logged("a", 60, 4), new Paces.Logged("b", 40, 4)));
         Paces two = new Paces(Map.of(), Map.of("grind", logged));
         assertEquals(two.of(Works.GRIND, UnitSystem.METRIC).value(), 20.0, 1e-9);
-        assertTrue(two.words(Works.GRIND, UnitSystem.METRIC).contains("logged on 2 of the 3 floors"));
+        assertTrue(two.of(Works.GRIND, UnitSystem.METRIC).source().text().contains("logged on 2 of the 3 floors"));
         logged.add(new Paces.Logged("c", 20, 2));
         Paces three = new Paces(Map.of("grind", Unit.SQUARE_METRE_PER_HOUR.toBase(30)), Map.of("grind", logged));
         Figure own = three.of(Works.GRIND, UnitSystem.METRIC);

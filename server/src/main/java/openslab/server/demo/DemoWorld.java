@@ -4,15 +4,9 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
-import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import java.util.UUID;
-import openslab.core.floor.Outline;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.server.floor.PlanForm;
@@ -35,8 +29,6 @@ import tools.jackson.databind.ObjectMapper;
 @Order(2)
 @ConditionalOnProperty("demo")
 class DemoWorld implements ApplicationRunner {
-    private static final String WREN = "Wren";
-    private static final String TAMSIN = "Tamsin";
     private static final Map<String, String> CREW = Map.of("pace", "11 ft²/min", "share", "80 %", "allowance", "10 %");
 
     private final Jobs jobs;
@@ -67,155 +59,6 @@ class DemoWorld implements ApplicationRunner {
         }
     }
 
-    /** One zone of one job, as a story is told about it. */
-    private final class Floor {
-        private final UUID job;
-        private final UUID zone;
-        private Instant at;
-
-        Floor(UUID job, UUID zone) {
-            this.job = job;
-            this.zone = zone;
-            this.at = clock.instant().truncatedTo(ChronoUnit.MINUTES);
-        }
-
-        Floor hoursAgo(double hours) {
-            at = clock.instant().truncatedTo(ChronoUnit.MINUTES).minus(Duration.ofMinutes(Math.round(hours * 60)));
-            return this;
-        }
-
-        Floor reading(String method, String place, String... fieldsAndValues) {
-            return log("READING", method, place, "", pairs(fieldsAndValues));
-        }
-
-        /** The walk-over, with what was found on it. */
-        Floor walkOver(String... found) {
-            var answers = new TreeMap<String, String>();
-            for (String what : List.of("sealer", "oil", "coating", "dusting", "hollow")) {
-                answers.put(what, List.of(found).contains(what) ? "yes" : "no");
-            }
-            return log("READING", "walk-over", "", "", answers);
-        }
-
-        /** A probe 2 in deep in a 5 in slab that dries from one side. */
-        Floor probe(String place, String rh, String wait) {
-            return reading(
-                    "in-slab-rh", place, "rh", rh, "depth", "2 in", "thickness", "5 in", "drying", "one", "wait", wait);
-        }
-
-        Floor dish(String place, String gain, String hours) {
-            return reading("calcium-chloride", place, "dishArea", "0.445 ft²", "gain", gain, "hours", hours);
-        }
-
-        Floor place(String name, String along, String off) {
-            return log("PLACE", name, name, "", Map.of("along", along, "off", off));
-        }
-
-        /** A test set out here, to be read later. */
-        Floor set(String method, String place) {
-            return log("SET", method, place, "", Map.of());
-        }
-
-        /** Something drawn on the floor, its corners as x and y in turn, metres. */
-        Floor area(String defect, String name, double... xy) {
-            var ring = new ArrayList<Outline.Corner>();
-            for (int i = 0; i < xy.length; i += 2) {
-                ring.add(new Outline.Corner(xy[i], xy[i + 1]));
-            }
-            jobs.log(
-                    job,
-                    zone,
-                    UUID.randomUUID(),
-                    new Forms.LogForm("AREA", defect, name, at.toString(), WREN, "", Map.of(), null, ring));
-            return this;
-        }
-
-        Floor climate(String air, String rh, String slab) {
-            return reading("climate", "", "air", air, "rh", rh, "slab", slab);
-        }
-
-        Floor begin(String step) {
-            return log("BEGUN", step, "", "", Map.of());
-        }
-
-        /** A step that is done, with how much of it, in how many hours and by how many. */
-        Floor done(String step, String... fieldsAndValues) {
-            return log("DONE", step, "", "", pairs(fieldsAndValues));
-        }
-
-        Floor ready(String... things) {
-            for (String thing : things) {
-                log("TICK", thing, "", "", Map.of());
-            }
-            return this;
-        }
-
-        Floor gate(String gate, String... fieldsAndValues) {
-            return log("GATE", gate, "", "", pairs(fieldsAndValues));
-        }
-
-        Floor batch(String layer, String volume, String area) {
-            return log("BATCH", layer, "", "", Map.of("volume", volume, "area", area));
-        }
-
-        Floor coat(String layer) {
-            return log("COAT", layer, "", "", Map.of());
-        }
-
-        Floor note(String words) {
-            return log("NOTE", "", "", words, Map.of());
-        }
-
-        Floor plan(String layer, double hoursFromNow) {
-            String start = clock.instant()
-                    .truncatedTo(ChronoUnit.MINUTES)
-                    .plus(Duration.ofMinutes(Math.round(hoursFromNow * 60)))
-                    .toString();
-            jobs.editLayer(job, zone, layer, seen(job), new Forms.LayerForm(null, start));
-            return this;
-        }
-
-        private Floor log(String kind, String subject, String place, String note, Map<String, String> values) {
-            String by = kind.equals("READING") ? WREN : TAMSIN;
-            jobs.log(
-                    job,
-                    zone,
-                    UUID.randomUUID(),
-                    new Forms.LogForm(kind, subject, place, at.toString(), by, note, values));
-            return this;
-        }
-
-        /** All a floor of up to 1000 ft² needs, each reading well inside the generic sheets. */
-        Floor surveyed(double hoursAgo, String air, String rh, String slab) {
-            hoursAgo(hoursAgo + 3).walkOver();
-            for (String place : List.of("A", "B", "C")) {
-                reading("water-drop", place, "drop", "soaks");
-                dish(place, "1.2" + (place.charAt(0) - 'A') + " g", "64 h");
-                probe(place, 67 + (place.charAt(0) - 'A') + " %", "48 h");
-                reading("ph", place, "ph", "8." + (place.charAt(0) - 'A'));
-            }
-            reading("profile", "", "csp", "1").reading("concrete-age", "", "age", "9 years");
-            return hoursAgo(hoursAgo).climate(air, rh, slab);
-        }
-
-        /** @param area as much as was ground, in so many hours of one person */
-        Floor ground(String area, String hours) {
-            return done("grind", "amount", area, "hours", hours, "hands", "1").gate("profile", "csp", "3");
-        }
-
-        Floor closed() {
-            return gate("rub", "rub", "clean").gate("soaks", "soaks", "soaks").gate("no-dust", "no-dust", "clean");
-        }
-    }
-
-    private static Map<String, String> pairs(String... fieldsAndValues) {
-        var pairs = new TreeMap<String, String>();
-        for (int i = 0; i < fieldsAndValues.length; i += 2) {
-            pairs.put(fieldsAndValues[i], fieldsAndValues[i + 1]);
-        }
-        return pairs;
-    }
-
     private Jobs.Seen seen(UUID job) {
         return new Jobs.Seen(UUID.randomUUID(), store.get(job).version());
     }
@@ -227,25 +70,26 @@ class DemoWorld implements ApplicationRunner {
                         name, client, "Saltmarsh Quay", "44.36", "-64.31", "America/Halifax", units, "INDOORS", false));
     }
 
-    private Floor zone(UUID job, String name, Use use, Map<String, String> sides) {
+    private DemoFloor zone(UUID job, String name, Use use, Map<String, String> sides) {
         return zone(job, name, Substrate.BARE_CONCRETE, use, sides);
     }
 
-    private Floor zone(UUID job, String name, Substrate substrate, Use use, Map<String, String> sides) {
+    private DemoFloor zone(UUID job, String name, Substrate substrate, Use use, Map<String, String> sides) {
         String shape = sides.containsKey("cutLength") ? "ell" : "rectangle";
         UUID zone = jobs.addZone(
                 job,
                 seen(job),
                 new Forms.ZoneForm(
                         name, shape, sides, substrate.name(), use.name(), "INDOORS", true, true, List.of(), CREW));
-        return new Floor(job, zone);
+        return new DemoFloor(jobs, clock, job, zone, () -> seen(job));
     }
 
     /** Puts a floor on the plan as {@code demo/NAME.json} has it walked. */
-    private void onPlan(UUID job, Floor floor, String name) {
-        plans.walk(job, floor.zone, new Jobs.Seen(UUID.randomUUID(), 0));
+    private void onPlan(UUID job, DemoFloor floor, String name) {
+        plans.walk(job, floor.zone(), new Jobs.Seen(UUID.randomUUID(), 0));
         try (InputStream in = DemoWorld.class.getResourceAsStream("/demo/" + name + ".json")) {
-            var walked = json.readValue(in, PlanForm.class).marking(zone -> floor.zone.toString());
+            var walked = json.readValue(in, PlanForm.class)
+                    .marking(zone -> floor.zone().toString());
             plans.put(job, new Jobs.Seen(UUID.randomUUID(), 1), walked);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -254,7 +98,7 @@ class DemoWorld implements ApplicationRunner {
 
     private void workshop() {
         UUID job = job("Boat-repair workshop", "Kittiwake Boats", "US");
-        Floor north = zone(
+        DemoFloor north = zone(
                 job,
                 "North bay",
                 Use.GARAGE,
@@ -279,7 +123,7 @@ class DemoWorld implements ApplicationRunner {
         north.hoursAgo(13.4).coat("body").hoursAgo(13.2).coat("flake");
         north.note("Roller door left open a hand's breadth. Flake bag split in two before the first stir.");
         north.hoursAgo(2).climate("61 °F", "64 %", "58 °F");
-        Floor south = zone(job, "South bay", Use.GARAGE, Map.of("length", "24' 6\"", "width", "18' 0\""));
+        DemoFloor south = zone(job, "South bay", Use.GARAGE, Map.of("length", "24' 6\"", "width", "18' 0\""));
         south.hoursAgo(5).walkOver("dusting");
         south.probe("A", "71 %", "15 h");
         south.climate("61 °F", "64 %", "58 °F");
@@ -287,7 +131,7 @@ class DemoWorld implements ApplicationRunner {
 
     private void cafe() {
         UUID job = job("Old tram shed café", "Lantern & Rail", "METRIC");
-        Floor hall = zone(job, "Hall", Use.SHOP, Map.of("length", "9.2 m", "width", "8.4 m"));
+        DemoFloor hall = zone(job, "Hall", Use.SHOP, Map.of("length", "9.2 m", "width", "8.4 m"));
         hall.surveyed(6, "17 °C", "58 %", "15.5 °C");
         hall.place("A", "1.6 m", "6.7 m").place("B", "4.7 m", "4.2 m").place("C", "7.7 m", "1.4 m");
         hall.place("D", "1.5 m", "1.6 m").place("E", "7.8 m", "7 m").place("F", "4.4 m", "7.5 m");
@@ -307,7 +151,7 @@ class DemoWorld implements ApplicationRunner {
     /** A slab ten weeks old, its probes read every week. */
     private void ropewalk() {
         UUID job = job("Ropewalk extension", "Quay Cordage", "METRIC");
-        Floor floor = zone(job, "Laying floor", Use.PLANT, Map.of("length", "14.2 m", "width", "5.6 m"));
+        DemoFloor floor = zone(job, "Laying floor", Use.PLANT, Map.of("length", "14.2 m", "width", "5.6 m"));
         String[][] weeks = {
             {"85.9", "86.6", "84.9"},
             {"85.0", "85.7", "84.2"},
@@ -327,7 +171,7 @@ class DemoWorld implements ApplicationRunner {
 
     private void bakery() {
         UUID job = job("Bakery", "Two Ovens", "US");
-        Floor floor = zone(
+        DemoFloor floor = zone(
                 job, "Bench room", Substrate.QUARRY, Use.KITCHEN, Map.of("length", "24' 0\"", "width", "15' 10\""));
         floor.hoursAgo(3).walkOver("oil");
         floor.reading("water-drop", "Oven side", "drop", "beads").reading("water-drop", "Door", "drop", "soaks");
@@ -343,12 +187,13 @@ class DemoWorld implements ApplicationRunner {
 
     private void ferryStore() {
         UUID job = job("Ferry line store", "Quay Ferries", "US");
-        Floor floor = zone(job, "Rope store", Use.PLANT, Map.of("length", "31' 0\"", "width", "20' 6\""));
+        DemoFloor floor = zone(job, "Rope store", Use.PLANT, Map.of("length", "31' 0\"", "width", "20' 6\""));
         floor.surveyed(4, "64 °F", "60 %", "61 °F")
                 .hoursAgo(1)
                 .ground("636 ft²", "3.5 h")
                 .gate("rub", "rub", "clean");
-        Floor gangway = zone(job, "Gangway", Substrate.METAL, Use.RAMP, Map.of("length", "26' 0\"", "width", "5' 0\""));
+        DemoFloor gangway =
+                zone(job, "Gangway", Substrate.METAL, Use.RAMP, Map.of("length", "26' 0\"", "width", "5' 0\""));
         gangway.hoursAgo(2).walkOver().climate("58 °F", "66 %", "57 °F");
         gangway.hoursAgo(1)
                 .done("fix-loose")
@@ -359,7 +204,7 @@ class DemoWorld implements ApplicationRunner {
 
     private void kilnRoom() {
         UUID job = job("Pottery kiln room", "Hollow Lane Pottery", "METRIC");
-        Floor floor = zone(job, "Kiln room", Use.GARAGE, Map.of("length", "7.45 m", "width", "6.1 m"));
+        DemoFloor floor = zone(job, "Kiln room", Use.GARAGE, Map.of("length", "7.45 m", "width", "6.1 m"));
         floor.surveyed(3, "19 °C", "52 %", "18 °C")
                 .ground("45 m²", "2.5 h")
                 .closed()
@@ -368,7 +213,7 @@ class DemoWorld implements ApplicationRunner {
 
     private void seedBank() {
         UUID job = job("Seed bank packing room", "Fenland Seed Bank", "METRIC");
-        Floor floor = zone(job, "Packing room", Use.LABORATORY, Map.of("length", "10.2 m", "width", "7.5 m"));
+        DemoFloor floor = zone(job, "Packing room", Use.LABORATORY, Map.of("length", "10.2 m", "width", "7.5 m"));
         floor.surveyed(150, "18 °C", "50 %", "17 °C")
                 .hoursAgo(140)
                 .ground("76 m²", "4.5 h")
@@ -386,7 +231,7 @@ class DemoWorld implements ApplicationRunner {
 
     private void school() {
         UUID job = job("School boiler house", "Marsh Lane School", "US");
-        Floor floor = zone(job, "Boiler house", Use.PLANT, Map.of("length", "28' 0\"", "width", "22' 0\""));
+        DemoFloor floor = zone(job, "Boiler house", Use.PLANT, Map.of("length", "28' 0\"", "width", "22' 0\""));
         double fiveYearsLessSevenWeeks = (1826 - 49) * 24;
         floor.surveyed(fiveYearsLessSevenWeeks + 90, "68 °F", "50 %", "66 °F")
                 .ground("616 ft²", "4 h")
@@ -400,7 +245,7 @@ class DemoWorld implements ApplicationRunner {
                 .hoursAgo(fiveYearsLessSevenWeeks + 20)
                 .coat("clear");
         floor.note("Handed over with the care sheet.");
-        Floor corridor =
+        DemoFloor corridor =
                 zone(job, "Corridor", Substrate.VCT, Use.SCHOOL, Map.of("length", "62' 0\"", "width", "8' 6\""));
         corridor.hoursAgo(5)
                 .walkOver("sealer")

@@ -13,8 +13,11 @@ import openslab.core.quantity.Worksheet;
 /** An edge where one surface stands above the next, from place to place. */
 public record Lip(String id, String name, Corner from, Corner to, double heightM) {
     private static final Source ADA = Source.published("2010 ADA Standards 303 and 405.2, from memory");
-    private static final Source GRIND_BACK =
+    public static final Source GRIND_BACK =
             Source.commonPractice("a 1/2 in lip is ground and sloped back about 18 in, 1:36");
+    /** How far back it is sloped, for its height. */
+    private static final double BACK = 36;
+
     private static final double INCH_M = 0.0254;
     private static final double UPRIGHT_M = INCH_M / 4;
     private static final double BEVELLED_M = INCH_M / 2;
@@ -35,6 +38,11 @@ public record Lip(String id, String name, Corner from, Corner to, double heightM
         public LipCheck {
             needs = List.copyOf(needs);
         }
+    }
+
+    /** Of floor that is ground where a lip is sloped back, m². */
+    public static double groundM2(double lengthM, double heightM) {
+        return lengthM * BACK * heightM;
     }
 
     public double lengthM() {
@@ -61,7 +69,7 @@ public record Lip(String id, String name, Corner from, Corner to, double heightM
         }
         var w = new Worksheet(system);
         w.given("h", "height of the lip", h, small);
-        needs.add(w.figure("ground and sloped back", "g", "36·h", 36 * h, small, GRIND_BACK));
+        needs.add(w.figure("ground and sloped back", "g", "36·h", BACK * h, small, GRIND_BACK));
         String word = bevel ? "bevel 1:2 what stands above 1/4 in" : "over 1/2 in: ramp it, 1:12 at most";
         return new LipCheck(id, name, false, word, needs);
     }

@@ -54,10 +54,6 @@ public record Flaws(
         gaps = List.copyOf(gaps);
     }
 
-    public boolean isEmpty() {
-        return equals(NONE);
-    }
-
     /** @param report what follows from {@code plan} */
     public static Flaws of(FloorPlan plan, PlanReport report, String zoneId, UnitSystem system) {
         var cracks = new ArrayList<Crack>();

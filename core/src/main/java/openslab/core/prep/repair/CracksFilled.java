@@ -8,7 +8,6 @@ import openslab.core.prep.Gate;
 import openslab.core.prep.Step;
 import openslab.core.prep.silica.SilicaTask;
 import openslab.core.prep.work.Works;
-import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -44,7 +43,7 @@ final class CracksFilled implements RepairRule {
                 .ifPresent(figures::add);
         filler("structural filler", all.stream().filter(CracksFilled::isWide).toList(), system)
                 .ifPresent(figures::add);
-        figures.add(lifts(deepest, damage.patch(), system));
+        figures.add(Lifts.figure("lifts in the deepest crack", deepest, damage.patch(), system));
         figures.add(sand(length, system));
         return Optional.of(new Repair(
                 "cracks", "Chase and fill cracks", steps(length, lifts, damage.patch()), figures, "", PRACTICE));
@@ -108,19 +107,11 @@ final class CracksFilled implements RepairRule {
         return Optional.of(w.figure(label, "V", "S", litres, Unit.LITRE, PRACTICE));
     }
 
-    private static Figure lifts(double deepest, PatchLimits patch, UnitSystem system) {
-        return Lifts.figure("lifts in the deepest crack", deepest, patch, system);
-    }
-
     private static Figure sand(double length, UnitSystem system) {
         var w = new Worksheet(system);
-        Unit unit = Unit.of(Dimension.MASS, system);
         w.given("L", "cracks", length, Unit.METRE);
         w.given("b", "strewn so wide", BAND_M, Unit.METRE);
         w.given("r", "sand", SAND_KG_M2, Unit.KILOGRAM_PER_SQUARE_METRE);
-        double kg = length * BAND_M * SAND_KG_M2;
-        return unit == Unit.KILOGRAM
-                ? w.figure("30-mesh sand", "m", "L·b·r", kg, unit, PRACTICE)
-                : w.figure("30-mesh sand", "m", "L·b·r/0.45359237", unit.fromBase(kg), unit, PRACTICE);
+        return w.figure("30-mesh sand", "m", "L·b·r", length * BAND_M * SAND_KG_M2, Unit.KILOGRAM, PRACTICE);
     }
 }

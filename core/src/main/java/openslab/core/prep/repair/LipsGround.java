@@ -3,24 +3,18 @@ package openslab.core.prep.repair;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import openslab.core.floor.level.Lip;
 import openslab.core.floor.plan.Flaws;
 import openslab.core.prep.Step;
 import openslab.core.prep.silica.SilicaTask;
 import openslab.core.prep.work.Works;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Figure;
-import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.Worksheet;
 
 /** Lips that may not stay, ground and sloped back. */
 final class LipsGround implements RepairRule {
-    /** CP: a 1/2 in lip goes back about 18 in. */
-    private static final double SLOPE = 36;
-
-    private static final Source GROUND_BACK =
-            Source.commonPractice("a 1/2 in lip is ground and sloped back about 18 in, 1:36");
-
     @Override
     public Optional<Repair> of(Damage damage) {
         List<Flaws.Rise> lips = damage.flaws().lips();
@@ -28,12 +22,12 @@ final class LipsGround implements RepairRule {
             return Optional.empty();
         }
         double m2 = lips.stream()
-                .mapToDouble(l -> l.lengthM() * SLOPE * l.heightM())
+                .mapToDouble(l -> Lip.groundM2(l.lengthM(), l.heightM()))
                 .sum();
         var w = new Worksheet(damage.system());
         Unit area = Unit.of(Dimension.AREA, damage.system());
         w.given("S", "length · 36 · height of " + lips.size() + ", added up", area.fromBase(m2), area);
-        Figure ground = w.figure("lips to grind back", "A", "S", area.fromBase(m2), area, GROUND_BACK);
+        Figure ground = w.figure("lips to grind back", "A", "S", area.fromBase(m2), area, Lip.GRIND_BACK);
         Step step = Step.of(
                         Works.GRIND_LIP,
                         "Grind lips to their slope",
@@ -41,6 +35,6 @@ final class LipsGround implements RepairRule {
                         "A lip trips, wears through first and telegraphs.")
                 .careful("Silica: " + SilicaTask.HAND_GRINDER.control() + ".")
                 .over(m2);
-        return Optional.of(new Repair("lips", "Lips", List.of(step), List.of(ground), "", GROUND_BACK));
+        return Optional.of(new Repair("lips", "Lips", List.of(step), List.of(ground), "", Lip.GRIND_BACK));
     }
 }

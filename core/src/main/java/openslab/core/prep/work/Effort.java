@@ -6,7 +6,6 @@ import java.util.Optional;
 import openslab.core.prep.silica.Airflow;
 import openslab.core.prep.silica.Respirator;
 import openslab.core.prep.silica.SilicaTask;
-import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -59,7 +58,7 @@ public record Effort(
         }
     }
 
-    /** Concrete, kg/m³: a usual normal-weight figure. */
+    /** Normal-weight concrete, kg/m³ (STANDARDS 12.3, from memory). */
     private static final double CONCRETE = 2300;
 
     private static final double SHIFT_H = 8;
@@ -125,12 +124,7 @@ public record Effort(
         w.given("A", "floor", m2, Unit.SQUARE_METRE);
         w.given("d", "taken off", work.dustM() * 1000, Unit.MILLIMETRE);
         w.given("r", "concrete, kg in each m² and mm", CONCRETE / 1000, Unit.ONE);
-        double kg = m2 * work.dustM() * CONCRETE;
-        Unit unit = Unit.of(Dimension.MASS, system);
-        w.let("k", "dust", "A·d·r", kg, Unit.KILOGRAM);
-        return unit == Unit.KILOGRAM
-                ? w.figure("dust", "m", "k", kg, unit, RATES)
-                : w.figure("dust", "m", "k/0.45359237", unit.fromBase(kg), unit, RATES);
+        return w.figure("dust", "m", "A·d·r", m2 * work.dustM() * CONCRETE, Unit.KILOGRAM, RATES);
     }
 
     private static Figure water(Work work, double m2, UnitSystem system) {

@@ -3,7 +3,6 @@ package openslab.core.prep.work;
 import java.util.List;
 import java.util.Map;
 import openslab.core.quantity.Figure;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -48,17 +47,18 @@ public record Paces(Map<String, Double> set, Map<String, List<Logged>> logged) {
     public Figure of(Work work, UnitSystem system) {
         Unit unit = work.per().paceUnit();
         List<Logged> own = logged.getOrDefault(work.id(), List.of());
+        int floors = floors(work);
         var w = new Worksheet(system);
-        if (floors(work) >= FLOORS_ENOUGH) {
+        if (floors >= FLOORS_ENOUGH) {
+            boolean once = work.per() == Work.Per.ONCE;
             double amount = own.stream().mapToDouble(Logged::amount).sum();
             double hours = own.stream().mapToDouble(Logged::personHours).sum();
-            Source log = Source.ours("this crew's own pace on " + floors(work) + " floors, from the log");
-            boolean once = work.per() == Work.Per.ONCE;
+            Source log = Source.ours("this crew's own pace on " + floors + " floors, from the log");
             w.given(
                     "a",
                     once ? "times it was done" : "done so far",
                     amount,
-                    work.per() == Work.Per.ONCE ? Unit.ONE : work.per().amount());
+                    once ? Unit.ONE : work.per().amount());
             w.given("t", "hours of one person for it", hours, Unit.HOUR);
             return once
                     ? w.figure("pace of one person", "p", "t/a", hours / amount, unit, log)
@@ -67,19 +67,11 @@ public record Paces(Map<String, Double> set, Map<String, List<Logged>> logged) {
         Double chosen = set.get(work.id());
         double pace = chosen != null ? unit.fromBase(chosen) : work.pace();
         w.given("s", chosen != null ? "set here" : "to begin with", pace, unit);
-        int floors = floors(work);
         String learning = floors == 0
                 ? "a crew's own numbers replace it after " + FLOORS_ENOUGH + " floors"
                 : "logged on " + floors + " of the " + FLOORS_ENOUGH
                         + " floors after which the crew's own numbers replace it";
         Source source = Source.ours((chosen != null ? "set by the shop; " : "a start; ") + learning);
         return w.figure("pace of one person", "p", "s", pace, unit, source);
-    }
-
-    /** "19.4 m²/h a person: our default: a start; ..." */
-    public String words(Work work, UnitSystem system) {
-        Figure pace = of(work, system);
-        return Show.in(pace.unitRead(), pace.base()) + " a person. "
-                + pace.source().sentence();
     }
 }

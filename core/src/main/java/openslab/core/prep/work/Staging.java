@@ -22,10 +22,12 @@ public record Staging(List<Thing> things) {
      * One thing.
      *
      * @param id how a tick names it
+     * @param group what its kind is called
      * @param steps ids of the steps that need it
      * @param ticked by whom and when, if within the day
      */
-    public record Thing(String id, String label, Item.Kind kind, List<String> steps, Optional<Tick> ticked) {}
+    public record Thing(
+            String id, String label, Item.Kind kind, String group, List<String> steps, Optional<Tick> ticked) {}
 
     /** @param key of the log entry, to be struck when it was a mistake */
     public record Tick(String key, String thing, Instant at, String by) {}
@@ -58,7 +60,7 @@ public record Staging(List<Thing> things) {
                         .filter(k -> k.thing().equals(t.id()))
                         .filter(k -> k.at().isAfter(now.minus(HOLDS)))
                         .max(Comparator.comparing(Tick::at))
-                        .map(k -> new Thing(t.id(), t.label(), t.kind(), t.steps(), Optional.of(k)))
+                        .map(k -> new Thing(t.id(), t.label(), t.kind(), t.group(), t.steps(), Optional.of(k)))
                         .orElse(t))
                 .sorted(Comparator.comparing(Thing::kind))
                 .toList());
@@ -69,7 +71,7 @@ public record Staging(List<Thing> things) {
         if (!steps.contains(step)) {
             steps.add(step);
         }
-        things.put(id, new Thing(id, label, kind, List.copyOf(steps), Optional.empty()));
+        things.put(id, new Thing(id, label, kind, kind.label(), List.copyOf(steps), Optional.empty()));
     }
 
     /** What is not ticked of what a step needs; nothing holds up a step without a clock of its own. */
