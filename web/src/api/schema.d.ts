@@ -957,6 +957,14 @@ export interface components {
             /** Format: double */
             kgPerM2: number;
         };
+        Buying: {
+            amount: components["schemas"]["FigureView"];
+            cost?: components["schemas"]["FigureView"];
+            cover?: components["schemas"]["KitCover"];
+            leftover?: components["schemas"]["FigureView"];
+            sheet: string;
+            uses: components["schemas"]["Use"][];
+        };
         By: {
             /** Format: date-time */
             at: string;
@@ -1097,8 +1105,6 @@ export interface components {
             consequence: string;
             id: string;
             label: string;
-            proof: string;
-            removal: string;
         };
         DoorForm: {
             along: string;
@@ -1152,6 +1158,7 @@ export interface components {
             indoors: boolean;
             /** @enum {string} */
             respirator?: "NONE" | "APF_10" | "APF_25";
+            shown: string;
             source: components["schemas"]["SourceView"];
             /** @enum {string} */
             task: "HANDHELD_SAW" | "WALK_BEHIND_SAW" | "DRILL" | "CHIPPER" | "MORTAR_GRINDER" | "WET_GRINDER" | "HAND_GRINDER" | "FLOOR_GRINDER" | "DRIVABLE_SAW" | "UNLISTED";
@@ -1197,7 +1204,7 @@ export interface components {
             superseded: boolean;
             title: string;
             /** @enum {string} */
-            verdict: "GO" | "WATCH" | "HOLD" | "STOP";
+            verdict?: "GO" | "WATCH" | "HOLD" | "STOP";
         };
         EntryPart: {
             entry: components["schemas"]["LogForm"];
@@ -1362,6 +1369,7 @@ export interface components {
             units: string;
         };
         JobView: {
+            buying: components["schemas"]["Buying"][];
             facts: components["schemas"]["JobForm"];
             /** Format: uuid */
             id: string;
@@ -1406,6 +1414,7 @@ export interface components {
         Judged: {
             area: components["schemas"]["DefectArea"];
             gone?: components["schemas"]["Reading"];
+            until: string;
         };
         Judgement: {
             /** Format: date-time */
@@ -1442,6 +1451,8 @@ export interface components {
             rungs: components["schemas"]["Rung"][];
             title: string;
             winner?: components["schemas"]["Ratio"];
+            /** Format: double */
+            winnerMin: number;
             word: string;
         };
         LayerForm: {
@@ -1462,6 +1473,7 @@ export interface components {
             sheet: string;
         };
         LayerReport: {
+            amount: components["schemas"]["FigureView"];
             /** Format: int32 */
             batchesLogged: number;
             batching?: components["schemas"]["Batching"];
@@ -1478,7 +1490,6 @@ export interface components {
             start?: string;
             /** @enum {string} */
             started: "COATED" | "PLANNED" | "RECKONED" | "UNKNOWN";
-            takeOff: components["schemas"]["TakeOff"];
             wet?: components["schemas"]["FigureView"];
             whyNoBatches: string;
         };
@@ -1974,6 +1985,7 @@ export interface components {
             cuts: components["schemas"]["CutForm"][];
             doors: components["schemas"]["DoorForm"][];
             edges: components["schemas"]["EdgeForm"][];
+            film?: string;
             gaps: components["schemas"]["GapForm"][];
             id: string;
             joints: components["schemas"]["JointForm"][];
@@ -2121,6 +2133,7 @@ export interface components {
             /** @enum {string} */
             level: "BELOW" | "ACTION" | "OVER";
             means: string;
+            text: string;
         };
         ShiftForm: {
             spells: {
@@ -2266,12 +2279,6 @@ export interface components {
             /** Format: double */
             wouldBe?: number;
         };
-        TakeOff: {
-            amount: components["schemas"]["FigureView"];
-            cost?: components["schemas"]["FigureView"];
-            cover?: components["schemas"]["KitCover"];
-            leftover?: components["schemas"]["FigureView"];
-        };
         Taken: {
             /** Format: int32 */
             added: number;
@@ -2286,7 +2293,7 @@ export interface components {
             taken: number;
             title: string;
             /** @enum {string} */
-            verdict: "GO" | "WATCH" | "HOLD" | "STOP";
+            verdict?: "GO" | "WATCH" | "HOLD" | "STOP";
         };
         TemperatureCurve: {
             points: components["schemas"]["Point"][];
@@ -2334,6 +2341,12 @@ export interface components {
         UnitView: {
             symbol: string;
         };
+        Use: {
+            amount: components["schemas"]["FigureView"];
+            layer: string;
+            name: string;
+            zone: string;
+        };
         Value: {
             /** Format: double */
             base: number;
@@ -2366,7 +2379,7 @@ export interface components {
         WashMix: {
             caution: string;
             /** @enum {string} */
-            chemical: "NEUTRAL_CLEANER" | "DISH_SOAP" | "DEGREASER" | "STRIPPER" | "DESCALER" | "ETCH_GRANULES" | "ETCH_LIQUID" | "MURIATIC" | "BLEACH" | "AMMONIA" | "ACCENT_WASH" | "STAIN_CONCENTRATE";
+            chemical: "NEUTRAL_CLEANER" | "DISH_SOAP" | "DEGREASER" | "STRIPPER" | "DESCALER" | "ETCH_GRANULES" | "ETCH_LIQUID" | "MURIATIC" | "BLEACH" | "AMMONIA" | "ACID_STAIN" | "ACCENT_WASH" | "STAIN_CONCENTRATE";
             concentrate: components["schemas"]["FigureView"];
             order: string[];
             section: components["schemas"]["FigureView"];

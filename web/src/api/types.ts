@@ -10,6 +10,7 @@ export type ZoneView = Schemas['ZoneView'];
 export type ZoneForm = Schemas['ZoneForm'];
 export type ZoneReport = Schemas['ZoneReport'];
 export type LayerForm = Schemas['LayerForm'];
+export type Buying = Schemas['Buying'];
 export type LayerReport = Schemas['LayerReport'];
 export type LayerView = Schemas['LayerView'];
 /** A reading may say what it was taken with, an area has corners; nothing else has either. */

@@ -1,16 +1,30 @@
 <script lang="ts">
-  import type { LayerReport } from '../../api/types';
+  import type { Buying } from '../../api/types';
   import FigureButton from '../../parts/FigureButton.svelte';
 
-  let { takeOff }: { takeOff: LayerReport['takeOff'] } = $props();
+  interface Props {
+    buying: Buying;
+    /** the zone it is looked at from */
+    zone: string;
+  }
+
+  let { buying, zone }: Props = $props();
   const money = (cents: number) => (cents / 100).toFixed(2);
 </script>
 
 <section>
   <h2>To buy</h2>
-  {#if takeOff.cover}
+  {#if buying.uses.length > 1}
+    <p class="shared">
+      One bill for the job: <FigureButton figure={buying.amount} />
+      {#each buying.uses as use (use.zone + use.layer)}
+        <small>{use.zone === zone ? 'here' : use.name} {use.amount.text}</small>
+      {/each}
+    </p>
+  {/if}
+  {#if buying.cover}
     <ul>
-      {#each takeOff.cover.kits as bought (bought.kit.label)}
+      {#each buying.cover.kits as bought (bought.kit.label)}
         <li>
           <b>{bought.count} ×</b>
           {bought.kit.label} <span>{money(bought.count * bought.kit.priceCents)}</span>
@@ -18,12 +32,12 @@
       {/each}
       <li class="sum">
         cheapest whole kits that hold enough
-        {#if takeOff.cost}<span><FigureButton figure={takeOff.cost} /></span>{/if}
+        {#if buying.cost}<span><FigureButton figure={buying.cost} /></span>{/if}
       </li>
     </ul>
-    {#if takeOff.leftover}<p>
-        Left over for touch-ups <FigureButton figure={takeOff.leftover} />
-        <small>{takeOff.leftover.also}</small>
+    {#if buying.leftover}<p>
+        Left over for touch-ups <FigureButton figure={buying.leftover} />
+        <small>{buying.leftover.also}</small>
       </p>{/if}
   {:else}
     <p>The sheet lists no kit sizes.</p>
@@ -55,6 +69,13 @@
 
   b {
     font: 600 18px var(--figures);
+  }
+
+  .shared {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 12px;
+    padding-block-end: 6px;
   }
 
   .sum,

@@ -23,6 +23,9 @@
     zone.report.survey.verdict === 'GO' || zone.report.survey.verdict === 'WATCH',
   );
   const held = $derived(layer.mark === 'NOT_STARTED' && !(prepared && allowed));
+  const buying = $derived(
+    job.buying.find((b) => b.uses.some((u) => u.zone === zone.id && u.layer === layer.id)),
+  );
   const role = $derived(zone.report.strata.find((s) => s.id === layer.id)?.title ?? '');
 </script>
 
@@ -47,8 +50,8 @@
   </div>
   <div>
     <dt>to mix, with allowance</dt>
-    <dd><FigureButton figure={layer.takeOff.amount} size="big" /></dd>
-    <dd class="also">{layer.takeOff.amount.also}</dd>
+    <dd><FigureButton figure={layer.amount} size="big" /></dd>
+    <dd class="also">{layer.amount.also}</dd>
   </div>
   {#if layer.wet}<div>
       <dt>wet film</dt>
@@ -93,7 +96,7 @@
         <p>{layer.whyNoBatches}</p>
       </section>
     {/if}
-    <KitList takeOff={layer.takeOff} />
+    {#if buying}<KitList {buying} zone={zone.id} />{/if}
     {#if layer.sheet.note}<p class="note">{layer.sheet.note}</p>{/if}
   </div>
   <div>

@@ -14,6 +14,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import openslab.core.buildup.BuildUp;
 import openslab.core.buildup.Film;
 import openslab.core.care.Reseal;
@@ -25,6 +26,7 @@ import openslab.core.floor.Ell;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shapes;
 import openslab.core.mix.Batching;
+import openslab.core.mix.Buying;
 import openslab.core.mix.Crew;
 import openslab.core.mix.FlakeSplit;
 import openslab.core.mix.KitCover;
@@ -35,11 +37,14 @@ import openslab.core.product.Exposure;
 import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Liquid;
+import openslab.core.product.ProductSheet;
 import openslab.core.product.TemperatureCurve;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -176,6 +181,85 @@ public class MixAndCureTest {
     }
 
     @Test
+    public void unpriced_kits_are_covered_with_the_least_left_over() {
+        double gal = Unit.GALLON.toBase(1);
+        var kits = Stream.of(0.125, 0.25, 0.5, 1.0, 3.0, 5.0)
+                .map(g -> new Kit(g + " gal", g * gal, 0))
+                .toList();
+        // 500 L are 132.086 gal, and the next that eighths of a gallon make is 132.125: 26 of 5, two of 1 and one of
+        // 1/8 are
+        // 29 kits, and 28 do not reach it to the eighth
+        KitCover found = KitCover.of(500, kits);
+        assertEquals(Unit.GALLON.fromBase(found.size()), 132.125, 1e-9);
+        assertEquals(found.kits().stream().mapToInt(KitCover.Bought::count).sum(), 29);
+    }
+
+    @Test
+    public void litres_and_gallons_may_stand_on_one_sheet() {
+        double gal = Unit.GALLON.toBase(1);
+        var kits =
+                List.of(new Kit("gallons", 3 * gal, 200), new Kit("litres", 10, 170), new Kit("odd", 7.777_777_7, 150));
+        // 6 gal are 22.7125 L: two of 3 gal hold them to the last bit for 4.00; litres would take three for 5.10
+        assertEquals(KitCover.of(6 * gal, kits).kits(), List.of(new KitCover.Bought(kits.get(0), 2)));
+        // 31 L: 3 gal, 10 L and 10 L are 31.356 L for 5.40, three of 3 gal 34.07 L for 6.00
+        assertEquals(KitCover.of(31, kits).costCents(), 540);
+    }
+
+    @Test
+    public void a_town_s_worth_is_covered_too() {
+        var kits = IntStream.rangeClosed(1, 50)
+                .mapToObj(i -> new Kit("k" + i, i * 0.1 + 0.05, 100 + i * 7L))
+                .toList();
+        KitCover found = KitCover.of(999_999, kits);
+        assertTrue(found.size() >= 999_999 - 0.001, found.toString());
+        // k50 holds 5.05 for 4.50, the least by the litre: nothing is cheaper than all of it in k50
+        assertTrue(found.costCents() <= Math.ceil(999_999 / 5.05) * 450, found.toString());
+        assertTrue(found.costCents() >= Math.floor(999_999 / 5.05 * 450), found.toString());
+    }
+
+    @Test
+    public void zones_share_their_kits() {
+        // three zones of half a 3 gal kit: 4.5 gal, so one of 3 and one of 1.5, never three
+        var zones = Stream.of("a", "b", "c")
+                .map(n -> new Buying.Use(n, n, "body", litres(1.5)))
+                .toList();
+        double gal = Unit.GALLON.toBase(1);
+        var sheet = sold(List.of(new Kit("small", 1.5 * gal, 11_800), new Kit("large", 3 * gal, 21_400)));
+        Buying buying = Buying.of(sheet, zones, US);
+        assertEquals(buying.amount().text(), "4.50\u00a0gal");
+        assertEquals(buying.cost().orElseThrow().value(), 332.00, 1e-9);
+        assertEquals(buying.leftover().orElseThrow().value(), 0, 1e-9);
+        Buying large = Buying.of(sold(List.of(new Kit("large", 3 * gal, 21_400))), zones, US);
+        assertEquals(large.cover().orElseThrow().kits().get(0).count(), 2);
+    }
+
+    private static Figure litres(double gallons) {
+        var w = new Worksheet(US);
+        return w.figure(
+                "mixed volume",
+                "V",
+                "V0",
+                w.given("V0", "", Unit.GALLON.toBase(gallons), Unit.LITRE),
+                Unit.LITRE,
+                Source.arithmetic("given"));
+    }
+
+    private static ProductSheet sold(List<Kit> kits) {
+        var sheet = Stories.liquid("Body", LayerRole.BODY, 4, Map.of());
+        return new ProductSheet(
+                sheet.slug(),
+                sheet.name(),
+                sheet.role(),
+                sheet.liquid(),
+                sheet.broadcast(),
+                sheet.limits(),
+                sheet.clocks(),
+                kits,
+                sheet.resealYears(),
+                sheet.note());
+    }
+
+    @Test
     public void batches_fit_the_pot_life_and_add_up() {
         // by hand: 100 m² at 1 m²/min, pot life 40 min, four fifths of it: 32 m² a batch, so 4 batches of 25 m²;
         // 25 / 4 m²/L · 1.1 = 6.875 L, of which A is two thirds 4.5833 L = 5.1792 kg at 1.13, B 2.2917 L = 2.3375 kg at
@@ -195,9 +279,8 @@ public class MixAndCureTest {
         assertEquals(plan.scale().get(0).part(), "B");
         assertEquals(plan.scale().get(0).mass().value(), 2.33750, 0.00001);
         assertEquals(plan.scale().get(1).mass().value(), 7.51667, 0.00001);
-        var whole = TakeOff.of(100, liquid, List.of(), Crew.DEFAULT, US);
-        assertEquals(whole.amount().value(), 4 * plan.eachVolume().value(), 1e-9);
-        assertTrue(whole.cover().isEmpty());
+        Figure whole = TakeOff.volume(100, liquid, Crew.DEFAULT, US);
+        assertEquals(whole.value(), 4 * plan.eachVolume().value(), 1e-9);
     }
 
     @Test
@@ -226,9 +309,10 @@ public class MixAndCureTest {
         var crew = new Crew(1, 0.8, 0);
         var flake = new Broadcast(Unit.POUND_PER_SQUARE_FOOT.toBase(0.12));
         double areaM2 = Unit.SQUARE_FOOT.toBase(500);
-        var takeOff = TakeOff.of(areaM2, flake, List.of(new Kit("box", Unit.POUND.toBase(40), 12_800)), crew, US);
-        assertEquals(Unit.POUND.fromBase(takeOff.amount().base()), 60, 1e-9);
-        assertEquals(takeOff.cover().orElseThrow().kits().get(0).count(), 2);
+        Figure amount = TakeOff.mass(areaM2, flake, crew, US);
+        assertEquals(Unit.POUND.fromBase(amount.base()), 60, 1e-9);
+        var box = List.of(new Kit("box", Unit.POUND.toBase(40), 12_800));
+        assertEquals(KitCover.of(amount.value(), box).kits().get(0).count(), 2);
         var life = CureTime.of(Stories.liquid("B", LayerRole.BODY, 4, Map.of()), Clock.POT_LIFE, 20, US);
         var bays = Batching.plan(
                         90,

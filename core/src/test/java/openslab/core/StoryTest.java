@@ -17,6 +17,7 @@ import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shapes;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.plan.Doubt;
+import openslab.core.job.JobBuying;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LayerReport;
 import openslab.core.job.LogEntry;
@@ -219,7 +220,7 @@ public class StoryTest {
                 .at(11);
         assertTrue(report.service().ladder().isEmpty());
         assertEquals(report.service().whyNoReseal(), "The sheet gives no interval for this exposure.");
-        assertTrue(report.layers().get(0).takeOff().cover().isEmpty());
+        assertTrue(JobBuying.of(List.of(report), UnitSystem.US).get(0).cover().isEmpty());
         // no light-foot time: nobody may rely on it, so it stays wet
         assertEquals(report.layers().get(0).mark(), Mark.WET);
     }

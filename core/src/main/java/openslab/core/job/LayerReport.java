@@ -7,7 +7,6 @@ import openslab.core.buildup.BuildUp;
 import openslab.core.cure.CureTime;
 import openslab.core.mix.Batching;
 import openslab.core.mix.FlakeSplit;
-import openslab.core.mix.TakeOff;
 import openslab.core.product.Clock;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
@@ -15,6 +14,7 @@ import openslab.core.quantity.Figure;
 /**
  * One layer: its film, its mix and its clocks.
  *
+ * @param amount litres or kilograms that this zone takes, allowance included
  * @param batching empty for a broadcast and where the pot life is not known; {@code whyNoBatches} then says why
  * @param start when it went on, or when it is to; {@code started} says which
  * @param logged litres or kilograms logged as mixed so far
@@ -24,7 +24,7 @@ public record LayerReport(
         ProductSheet sheet,
         Optional<Figure> wet,
         Optional<Figure> dry,
-        TakeOff takeOff,
+        Figure amount,
         Optional<Batching> batching,
         String whyNoBatches,
         Optional<FlakeSplit> split,
@@ -72,7 +72,7 @@ public record LayerReport(
                 sheet,
                 wet,
                 dry,
-                takeOff,
+                amount,
                 batching,
                 whyNoBatches,
                 split,
@@ -88,7 +88,7 @@ public record LayerReport(
     static LayerReport of(
             LayerChoice choice,
             BuildUp.Layer layer,
-            TakeOff takeOff,
+            Figure amount,
             MixReport mix,
             LayerSchedule.Slot slot,
             ZoneFacts zone) {
@@ -98,7 +98,7 @@ public record LayerReport(
                 choice.sheet(),
                 layer.wet(),
                 layer.dry(),
-                takeOff,
+                amount,
                 mix.batching(),
                 mix.whyNot(),
                 mix.split(),

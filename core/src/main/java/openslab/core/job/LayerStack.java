@@ -41,14 +41,14 @@ final class LayerStack {
         LayerSchedule.Slot slot = LayerSchedule.of(choice, below, zone, system);
         if (sheet.broadcast().isPresent()) {
             var broadcast = sheet.broadcast().get();
-            TakeOff takeOff = TakeOff.of(areaM2, broadcast, sheet.kits(), zone.crew(), system);
+            Figure amount = TakeOff.mass(areaM2, broadcast, zone.crew(), system);
             var split = bays.map(n -> FlakeSplit.of(areaM2, broadcast, n, zone.crew(), system));
             String whyNot = split.isPresent() ? "" : "The layer below has no batches yet to split it by.";
             return LayerReport.of(
-                    choice, layer, takeOff, new LayerReport.MixReport(Optional.empty(), whyNot, split), slot, zone);
+                    choice, layer, amount, new LayerReport.MixReport(Optional.empty(), whyNot, split), slot, zone);
         }
         var liquid = sheet.liquid().orElseThrow();
-        TakeOff takeOff = TakeOff.of(areaM2, liquid, sheet.kits(), zone.crew(), system);
+        Figure amount = TakeOff.volume(areaM2, liquid, zone.crew(), system);
         Optional<CureTime> life = zone.slabC().map(c -> CureTime.of(sheet, Clock.POT_LIFE, c, system));
         Optional<Batching> batching = life.flatMap(CureTime::minutes)
                 .map(minutes -> Batching.plan(areaM2, liquid, minutes, zone.crew(), system));
@@ -58,7 +58,7 @@ final class LayerStack {
         below = Optional.of(slot);
         bays = batching.map(Batching::count);
         return LayerReport.of(
-                choice, layer, takeOff, new LayerReport.MixReport(batching, whyNot, Optional.empty()), slot, zone);
+                choice, layer, amount, new LayerReport.MixReport(batching, whyNot, Optional.empty()), slot, zone);
     }
 
     private static List<LayerReport> marked(List<LayerReport> reports, Instant now) {

@@ -135,7 +135,7 @@ public record ZoneReport(
         for (LayerReport layer : layers) {
             String detail = layer.dry().map(Figure::text).orElseGet(() -> layer.sheet()
                     .broadcast()
-                    .map(b -> layer.takeOff().amount().text())
+                    .map(b -> layer.amount().text())
                     .orElse(""));
             strata.add(Stratum.of(
                     layer.id(),

@@ -15,80 +15,48 @@ public record KitCover(List<Bought> kits, long costCents, double size) {
     public record Bought(Kit kit, int count) {}
 
     /** A kit of 3 gal covers 3 gal, whatever the last bit of a conversion says. */
-    private static final double ROUNDING = 1e-9;
+    static final double ROUNDING = 1e-9;
+
+    /** What is needed beyond this many of the largest kit is bought in the one that is cheapest by the unit. */
+    private static final int LARGEST_KITS = 1000;
 
     /**
+     * Exact where the sizes are whole numbers of one grain, a millilitre, a gram, a fluid ounce or the like, and at most
+     * {@value KitTable#MOST_CELLS} of it are needed; otherwise two ways to buy that differ by less than a
+     * {@value KitTable#MOST_CELLS}th of the need may be taken for one another. What is bought is never short.
+     *
      * @param need litres or kilograms
      * @param kits at least one
      */
     public static KitCover of(double need, List<Kit> kits) {
         Require.that(!kits.isEmpty(), "there must be at least one kit on sale, got %s", kits);
         Require.that(need >= 0 && need < 1e6, "need must be from 0 to 1 000 000, got %s", need);
-        var search = new Search(need - ROUNDING * Math.max(1, need), kits);
-        search.from(0, 0, 0, 0);
-        return search.best();
+        double least = need - ROUNDING * Math.max(1, need);
+        // of two at the same price a unit the larger: fewer of it do
+        List<Kit> byPrice = kits.stream()
+                .sorted(Comparator.comparingDouble((Kit k) -> k.priceCents() / k.size())
+                        .thenComparing(Comparator.comparingDouble(Kit::size).reversed()))
+                .toList();
+        Kit cheapest = byPrice.get(0);
+        double largest = kits.stream().mapToDouble(Kit::size).max().orElseThrow();
+        int ahead = (int) Math.max(0, Math.floor((least - LARGEST_KITS * largest) / cheapest.size()));
+        int[] counts = KitTable.cheapest(least - ahead * cheapest.size(), byPrice);
+        counts[0] += ahead;
+        return bought(byPrice, counts);
     }
 
-    /** Branch and bound, dearest per unit last: a branch that cannot beat the best price so far is left. */
-    private static final class Search {
-        private final double need;
-        private final List<Kit> kits;
-        private final int[] counts;
-        private int[] bestCounts = new int[0];
-        private long bestCost = Long.MAX_VALUE;
-        private double bestSize;
-        private int bestNumber;
-
-        Search(double need, List<Kit> kits) {
-            this.need = need;
-            this.kits = new ArrayList<>(kits);
-            this.kits.sort(Comparator.comparingDouble(k -> k.priceCents() / k.size()));
-            this.counts = new int[kits.size()];
-        }
-
-        void from(int kit, long cost, double size, int number) {
-            if (size >= need) {
-                keepIfBetter(cost, size, number);
-                return;
-            }
-            if (kit == kits.size()) {
-                return;
-            }
-            Kit next = kits.get(kit);
-            double perUnit = next.priceCents() / next.size();
-            if (cost + Math.floor((need - size) * perUnit * (1 - ROUNDING)) > bestCost) {
-                return;
-            }
-            int most = (int) Math.ceil((need - size) / next.size());
-            for (int n = most; n >= 0; n--) {
-                counts[kit] = n;
-                from(kit + 1, cost + n * next.priceCents(), size + n * next.size(), number + n);
-            }
-            counts[kit] = 0;
-        }
-
-        private void keepIfBetter(long cost, double size, int number) {
-            boolean better = cost < bestCost
-                    || cost == bestCost
-                            && (size < bestSize - ROUNDING
-                                    || Math.abs(size - bestSize) <= ROUNDING && number < bestNumber);
-            if (better) {
-                bestCost = cost;
-                bestSize = size;
-                bestNumber = number;
-                bestCounts = counts.clone();
+    private static KitCover bought(List<Kit> kits, int[] counts) {
+        var bought = new ArrayList<Bought>();
+        long cost = 0;
+        double size = 0;
+        for (int i = 0; i < counts.length; i++) {
+            if (counts[i] > 0) {
+                bought.add(new Bought(kits.get(i), counts[i]));
+                cost += counts[i] * kits.get(i).priceCents();
+                size += counts[i] * kits.get(i).size();
             }
         }
-
-        KitCover best() {
-            var bought = new ArrayList<Bought>();
-            for (int i = 0; i < bestCounts.length; i++) {
-                if (bestCounts[i] > 0) {
-                    bought.add(new Bought(kits.get(i), bestCounts[i]));
-                }
-            }
-            bought.sort(Comparator.comparingDouble((Bought b) -> b.kit().size()).reversed());
-            return new KitCover(List.copyOf(bought), bestCost, bestSize);
-        }
+        bought.sort(Comparator.comparingDouble((Bought b) -> b.kit().size()).reversed());
+        return new KitCover(List.copyOf(bought), cost, size);
     }
 }

@@ -11,11 +11,13 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import openslab.core.job.JobBuying;
 import openslab.core.job.LogEntry;
 import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
+import openslab.core.mix.Buying;
 import openslab.core.prep.work.Staging;
 import openslab.core.prep.work.Works;
 import openslab.core.survey.TestMethods;
@@ -41,13 +43,17 @@ public class JobViews {
 
     record LeadZone(UUID id, String name, String area, String system, List<Stratum> strata, RunningClock.Next next) {}
 
-    /** @param photos of the log entries that have any, by the entry's key */
+    /**
+     * @param buying what the job buys, for all its zones together
+     * @param photos of the log entries that have any, by the entry's key
+     */
     record JobView(
             UUID id,
             int version,
             Forms.JobForm facts,
             Instant now,
             List<ZoneView> zones,
+            List<Buying> buying,
             List<LogView> log,
             Map<UUID, List<UUID>> photos) {}
 
@@ -152,12 +158,16 @@ public class JobViews {
     private JobView readJob(UUID id) {
         var job = store.get(id);
         List<ZoneStore.StoredZone> stored = zones.of(id);
+        List<ZoneView> views = stored.stream().map(z -> zone(job, z)).toList();
         return new JobView(
                 id,
                 job.version(),
                 form(job.facts()),
                 clock.instant(),
-                stored.stream().map(z -> zone(job, z)).toList(),
+                views,
+                JobBuying.of(
+                        views.stream().map(ZoneView::report).toList(),
+                        job.facts().units()),
                 stored.stream()
                         .flatMap(z -> log(z).stream())
                         .sorted(Comparator.comparing(LogView::at).reversed())
