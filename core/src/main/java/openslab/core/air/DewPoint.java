@@ -8,9 +8,11 @@ import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
 
 /**
- * Dew point (below 0 °C: frost point) of air and the margin of a slab above it. Alduchov and Eskridge, "Improved Magnus
- * form approximation of saturation vapor pressure", J. Appl. Meteor. 35 (1996) 601–609, water and ice forms (from memory).
- * Meant for −10…45 °C and 5…100 % RH.
+ * Dew point (below 0 °C: frost point) of air and the margin of a slab above it. Relative humidity is over water at every
+ * temperature, as hygrometers are calibrated and meteorologists report it (WMO-No. 8, vol. I, chapter 4, from memory); what
+ * forms below the triple point is frost, whose point lies nearer to the air than dew's would. Alduchov and Eskridge, "Improved
+ * Magnus form approximation of saturation vapor pressure", J. Appl. Meteor. 35 (1996) 601–609, water and ice forms (from
+ * memory). Meant for −10…45 °C and 5…100 % RH.
  */
 public final class DewPoint {
     static final Source MAGNUS =
@@ -34,9 +36,9 @@ public final class DewPoint {
 
     private DewPoint() {}
 
-    /** Saturation vapour pressure, hPa. */
+    /** Saturation vapour pressure over water, supercooled below 0 °C, hPa. */
     public static double saturationHpa(double celsius) {
-        return (celsius >= 0 ? WATER : ICE).pressureHpa(celsius);
+        return WATER.pressureHpa(celsius);
     }
 
     /** Dew point or frost point, °C. */
@@ -50,13 +52,22 @@ public final class DewPoint {
         var w = new Worksheet(system);
         w.given("T", "air", airC, Unit.CELSIUS);
         w.given("RH", "relative humidity of the air", rhPct, Unit.PERCENT);
-        String vapourFormula =
-                airC >= 0 ? "RH/100·6.1094·exp(17.625·T/(243.04+T))" : "RH/100·6.1121·exp(22.587·T/(273.86+T))";
-        double vapour = w.let("e", "vapour pressure, hPa", vapourFormula, vapourHpa(airC, rhPct), Unit.ONE);
+        double vapour = w.let(
+                "e",
+                "vapour pressure, hPa; humidity is over water",
+                "RH/100·6.1094·exp(17.625·T/(243.04+T))",
+                vapourHpa(airC, rhPct),
+                Unit.ONE);
         Magnus side = overWater(vapour) ? WATER : ICE;
         w.let("γ", "its logarithm", "ln(e/" + side.scaleHpa + ")", Math.log(vapour / side.scaleHpa), Unit.ONE);
         String formula = side.c + "·γ/(" + side.b + "-γ)";
-        return w.figure("dew point", "Td", formula, side.temperatureC(vapour), Unit.CELSIUS, MAGNUS);
+        return w.figure(
+                side == ICE ? "frost point" : "dew point",
+                "Td",
+                formula,
+                side.temperatureC(vapour),
+                Unit.CELSIUS,
+                MAGNUS);
     }
 
     /** How far the slab is above the dew point. */
