@@ -36,6 +36,28 @@
     void desk.save();
   }
 
+  type Cove = NonNullable<RoomForm['edges'][number]['cove']>;
+  const COVE_FIELDS: readonly { id: keyof Cove; label: string }[] = [
+    { id: 'radius', label: 'Radius' },
+    { id: 'height', label: 'Height' },
+    { id: 'thick', label: 'Thickness' },
+    { id: 'gap', label: 'Gap behind' },
+  ];
+
+  /** In the list as it stands, so that the cursor stays in its field. */
+  function shape(run: string, field: keyof Cove, value: string) {
+    const cove = room.edges.find((e) => e.run === run)?.cove;
+    if (cove) {
+      cove[field] = value;
+      desk.typing();
+    }
+  }
+
+  const fault = (run: string, field: keyof Cove) =>
+    desk.fault(room, `edges[${room.edges.findIndex((e) => e.run === run)}].cove.${field}`);
+
+  const filmFault = $derived(desk.fault(room, 'film'));
+
   const WORKS = [
     ['mask', 'Mask'],
     ['cutIn', 'Cut in'],
@@ -77,9 +99,45 @@
             ></td
           >
         </tr>
+        {#if now.cove}
+          <tr>
+            <td colspan="5">
+              <div class="cove" role="group" aria-label="Cove of {name}">
+                {#each COVE_FIELDS as field (field.id)}
+                  {@const wrong = fault(run.id, field.id)}
+                  <label class="measure">
+                    <span>{field.label}</span>
+                    <input
+                      value={now.cove[field.id]}
+                      aria-invalid={wrong !== undefined}
+                      oninput={(e) => shape(run.id, field.id, e.currentTarget.value)}
+                      onchange={() => void desk.save()}
+                    />
+                  </label>
+                  {#if wrong}<em role="status">{field.label}: accepted is {wrong.accepted}.</em
+                    >{/if}
+                {/each}
+              </div>
+            </td>
+          </tr>
+        {/if}
       {/each}
     </tbody>
   </table>
+  <label class="measure film">
+    <span>Masking film, width</span>
+    <input
+      value={room.film ?? ''}
+      placeholder={desk.units === 'US' ? '24 in' : '600 mm'}
+      aria-invalid={filmFault !== undefined}
+      oninput={(e) => {
+        room.film = e.currentTarget.value;
+        desk.typing();
+      }}
+      onchange={() => void desk.save()}
+    />
+  </label>
+  {#if filmFault}<em role="status">Masking film: accepted is {filmFault.accepted}.</em>{/if}
 </Fold>
 
 <style>
@@ -98,7 +156,42 @@
     white-space: nowrap;
   }
 
+  .cove {
+    display: grid;
+    grid-template-columns: repeat(4, minmax(0, 1fr));
+    gap: 4px 12px;
+    padding-block-end: 10px;
+  }
+
+  .measure {
+    display: grid;
+    gap: 2px;
+    font-size: 14px;
+  }
+
+  .measure input {
+    inline-size: 100%;
+    font-size: 16px;
+  }
+
+  .film {
+    max-inline-size: 180px;
+    margin-block-start: 8px;
+  }
+
+  em {
+    grid-column: 1 / -1;
+    font-style: normal;
+    font-size: 13px;
+    font-weight: 500;
+    color: var(--stop);
+  }
+
   @media (max-width: 759px) {
+    .cove {
+      grid-template-columns: 1fr 1fr;
+    }
+
     tr {
       display: grid;
       grid-template-columns: auto auto;

@@ -4,8 +4,11 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
+import java.util.Optional;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.level.Gap;
+import openslab.core.floor.level.Heights;
+import openslab.core.floor.level.Levels;
 import openslab.core.floor.level.Lip;
 import openslab.core.floor.plan.Flaws;
 import openslab.core.floor.plan.FloorPlan;
@@ -69,6 +72,36 @@ public class FlawsTest {
         assertEquals(east.coveM(), 5, 0.03);
         assertEquals(east.coveMortar().orElseThrow().label(), "cove mortar");
         assertEquals(of("west", hall().edges(List.of(cove))).coveM(), 5, 0.03);
+    }
+
+    /**
+     * Two zones of one room share its cove and its low places by what lies in each: 5 m of a 25.4 mm fillet, 100 mm high and
+     * 3 mm thick, are 1000·5·((1-π/4)·0.0254² + 0.0746·0.003) L; and 5 m × 6 m filled by 10 mm are 300 L.
+     */
+    @Test
+    public void cove_and_fill_are_the_zones_own() {
+        Room.Draft draft = hall();
+        String wall = draft.room().walk().runs().get(0).id();
+        var cove = new Room.Edge(wall, true, false, false, new Room.Cove(0.0254, 0.1, 0.003, 0));
+        double[] low = new double[11 * 7];
+        java.util.Arrays.fill(low, -0.01);
+        var levels = new Levels(new Heights(at(0, 0), 1, 11, low), Optional.of(0.0), 0);
+        for (String zone : List.of("west", "east")) {
+            Flaws flaws = of(zone, hall().edges(List.of(cove)).levels(Optional.of(levels)));
+            double section = (1 - Math.PI / 4) * 0.0254 * 0.0254 + (0.1 - 0.0254) * 0.003;
+            assertEquals(flaws.coveMortar().orElseThrow().value(), 1000 * 5 * section, 0.01);
+            assertEquals(flaws.fill().orElseThrow().value(), 300, 1.5);
+        }
+    }
+
+    /** A door stands in one zone: the other's wall is not shorter for it. */
+    @Test
+    public void a_door_is_left_out_where_it_stands() {
+        Room.Draft draft = hall();
+        String wall = draft.room().walk().runs().get(0).id();
+        var door = new Room.Door("d", wall, 1, 0.9, false);
+        assertEquals(of("west", hall().doors(List.of(door))).maskM().orElseThrow(), 5 + 6 + 5 - 0.9, 0.06);
+        assertEquals(of("east", hall().doors(List.of(door))).maskM().orElseThrow(), 5 + 6 + 5, 0.06);
     }
 
     /** Walls that nobody names are masked; one that is cut in is not. */

@@ -67,7 +67,26 @@ public class LevelsTest {
         assertEquals(spots.get(0).areaM2(), Math.PI * radius * radius, 0.1);
         assertEquals(spots.get(0).deepest(), new Corner(2.5, 2.5));
         assertEquals(heights.lowSpots(List.of(new Corner(2.5, 2.5))), List.of());
-        assertEquals(heights.fillL(0), spots.get(0).volumeL(), 1e-6);
+        assertEquals(heights.fillL(0, Heights.Part.ALL), spots.get(0).volumeL(), 1e-6);
+    }
+
+    /**
+     * An L of 12 ft², 4 by 4 less 2 by 2, read every foot; all lies 1/2 in low but its first corner, which stands for a
+     * quarter of one square foot: 11.75 ft² · 0.09290304 · 12.7 L = 13.86 L.
+     */
+    @Test
+    public void a_reading_beside_a_gap_stands_for_less() {
+        double[] h = new double[25];
+        for (int i = 1; i < h.length; i++) {
+            boolean out = i % 5 > 2 && i / 5 > 2;
+            h[i] = out ? Double.NaN : -0.0127;
+        }
+        var heights = new Heights(new Corner(0, 0), 0.3048, 5, h);
+        assertEquals(heights.fillL(0, Heights.Part.ALL), 13.86, 0.005);
+        assertEquals(heights.fillL(0, Heights.Part.ALL), 11.75 * 0.09290304 * 12.7, 1e-9);
+        // of one zone, the column of squares beside the first wall
+        Heights.Part strip = (corner, step) -> corner.x() < 0.1 ? 1 : 0;
+        assertEquals(heights.fillL(0, strip), 3.75 * 0.09290304 * 12.7, 1e-9);
     }
 
     @Test
@@ -80,7 +99,7 @@ public class LevelsTest {
         var heights = new Heights(new Corner(0, 0), 0.5, n, h);
         assertEquals(heights.lowSpots(List.of()), List.of());
         // 10 m × 10 m, 0.2 m at the far side: half of 10·10·0.2 m³
-        assertEquals(heights.fillL(0), 10_000, 1e-6);
+        assertEquals(heights.fillL(0, Heights.Part.ALL), 10_000, 1e-6);
     }
 
     /** Two bowls of different depth, joined only above the rim of the shallower: told apart, deepest first. */
@@ -246,11 +265,12 @@ public class LevelsTest {
     @DataProvider
     Object[][] gaps() {
         return new Object[][] {
-            {120, 3 / 16.0, true, "within 0.19\u00a0in under 10 ft"},
-            {120, 0.25, false, "more than 0.19\u00a0in under 10 ft: fill or grind before resilient"},
-            {12, 1 / 32.0, true, "within 0.03\u00a0in under 12 in"},
-            {12, 1 / 16.0, false, "more than 0.03\u00a0in under 12 in: fill or grind before resilient"},
-            {72, 1 / 8.0, true, "within 0.19\u00a0in under 10 ft so far; a 10 ft edge may show more"},
+            {120, 3 / 16.0, true, "0.1875\u00a0in, within 0.1875\u00a0in under 10 ft"},
+            {120, 0.25, false, "0.250\u00a0in, more than 0.1875\u00a0in under 10 ft: fill or grind before resilient"},
+            {12, 1 / 32.0, true, "0.03125\u00a0in, within 0.03125\u00a0in under 12 in"},
+            {12, 1 / 16.0, false, "0.063\u00a0in, more than 0.03125\u00a0in under 12 in: fill or grind before resilient"
+            },
+            {72, 1 / 8.0, true, "0.125\u00a0in, within 0.1875\u00a0in under 10 ft so far; a 10 ft edge may show more"},
             {6, 1 / 8.0, true, "too short a straightedge: 12 in or 10 ft are judged"},
         };
     }

@@ -28,6 +28,7 @@ public record PlanForm(List<RoomForm> rooms, String north) {
         return list == null ? List.of() : list;
     }
 
+    /** @param film how wide the masking film is; left out for two feet */
     public record RoomForm(
             String id,
             String name,
@@ -44,7 +45,8 @@ public record PlanForm(List<RoomForm> rooms, String north) {
             List<MarkForm> marks,
             Optional<LevelsForm> levels,
             List<GapForm> gaps,
-            List<LipForm> lips) {
+            List<LipForm> lips,
+            Optional<String> film) {
         public RoomForm {
             runs = orEmpty(runs);
             checks = orEmpty(checks);
@@ -60,6 +62,7 @@ public record PlanForm(List<RoomForm> rooms, String north) {
             levels = levels == null ? Optional.empty() : levels;
             gaps = orEmpty(gaps);
             lips = orEmpty(lips);
+            film = film == null ? Optional.empty() : film;
         }
 
         static RoomForm of(String id, String name, List<RunForm> runs) {
@@ -79,20 +82,21 @@ public record PlanForm(List<RoomForm> rooms, String north) {
                     List.of(),
                     Optional.empty(),
                     List.of(),
-                    List.of());
+                    List.of(),
+                    Optional.empty());
         }
 
         RoomForm withRuns(List<RunForm> other) {
             return new RoomForm(
                     id, name, other, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, marks, levels,
-                    gaps, lips);
+                    gaps, lips, film);
         }
 
         RoomForm holding(
                 List<OpeningForm> openings, List<JointForm> joints, List<CrackForm> cracks, List<CutForm> cuts) {
             return new RoomForm(
                     id, name, runs, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, marks, levels,
-                    gaps, lips);
+                    gaps, lips, film);
         }
 
         RoomForm withMark(MarkForm mark) {
@@ -104,7 +108,7 @@ public record PlanForm(List<RoomForm> rooms, String north) {
         private RoomForm withMarks(List<MarkForm> other) {
             return new RoomForm(
                     id, name, runs, checks, edges, openings, ramps, stairs, doors, joints, cracks, cuts, other, levels,
-                    gaps, lips);
+                    gaps, lips, film);
         }
 
         private RoomForm marking(UnaryOperator<String> renamed) {

@@ -120,8 +120,11 @@ final class PlanReader {
         Optional<Levels> levels = form.levels().flatMap(l -> levels(path + ".levels", l));
         List<Gap> gaps = list(path + ".gaps", form.gaps(), MOST_OF_A_KIND, this::gap);
         List<Lip> lips = list(path + ".lips", form.lips(), MOST_OF_A_KIND, this::lip);
+        Double film = form.film().filter(t -> !t.isBlank()).isPresent()
+                ? small(path + ".film", form.film().get(), 0.1, 5)
+                : Double.valueOf(Room.USUAL_FILM_M);
         boolean apart = corners.size() == runs.size();
-        if (id == null || name == null || !whole || !apart || runs.size() < 2) {
+        if (id == null || name == null || film == null || !whole || !apart || runs.size() < 2) {
             return null;
         }
         return Room.draft(id, name, new Walk(runs, checks))
@@ -137,6 +140,7 @@ final class PlanReader {
                 .levels(levels)
                 .gaps(gaps)
                 .lips(lips)
+                .filmM(film)
                 .room();
     }
 

@@ -17,7 +17,7 @@ final class PlanUnits {
 
     /** Inches or millimetres. */
     private static final Set<String> SMALL =
-            Set.of("radius", "height", "thick", "gap", "rise", "riser", "tread", "depth", "heights", "fillTo");
+            Set.of("radius", "height", "thick", "gap", "rise", "riser", "tread", "depth", "heights", "fillTo", "film");
 
     /** Where a width is a gap's, not a door's. */
     private static final Set<String> THIN = Set.of("joints", "cracks");

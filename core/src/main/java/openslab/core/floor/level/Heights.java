@@ -152,15 +152,45 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
         return new LowSpot(place(deepest), water[deepest] - heightsM[deepest], cells * each, depths * each * 1000);
     }
 
+    /** How much of a square between four readings counts, 0 to 1: all of it, or what lies in a zone. */
+    public interface Part {
+        /** Every square whole. */
+        Part ALL = (corner, stepM) -> 1;
+
+        /** @param corner the lowest of the square, m; {@code stepM} its side */
+        double of(Corner corner, double stepM);
+    }
+
     /** What brings every lower reading up to {@code heightM}, litres. */
-    public double fillL(double heightM) {
+    public double fillL(double heightM, Part part) {
+        double[] to = new double[heightsM.length];
+        Arrays.fill(to, heightM);
+        return upToL(to, part);
+    }
+
+    /**
+     * What brings every reading that lies lower up to {@code toM}, litres. Only a square that was read at all four corners is
+     * floor: each corner stands for a quarter of it, so that a reading beside a gap, or on the rim, stands for less.
+     */
+    private double upToL(double[] toM, Part part) {
         double sum = 0;
-        for (int cell = 0; cell < heightsM.length; cell++) {
-            if (heightM > heightsM[cell]) {
-                sum += (heightM - heightsM[cell]) * share(cell);
+        for (int row = 0; row < rows() - 1; row++) {
+            for (int column = 0; column < columns - 1; column++) {
+                int a = row * columns + column;
+                double depths =
+                        depth(toM, a) + depth(toM, a + 1) + depth(toM, a + columns) + depth(toM, a + columns + 1);
+                // NaN where one of them was not read
+                if (depths > 0) {
+                    sum += depths / 4 * part.of(place(a), stepM);
+                }
             }
         }
         return sum * stepM * stepM * 1000;
+    }
+
+    private double depth(double[] toM, int cell) {
+        double depth = toM[cell] - heightsM[cell];
+        return depth < 0 ? 0 : depth;
     }
 
     /** A floor that falls to its drains. @param drainM its height there @param fillL what makes it so, litres */
@@ -170,7 +200,7 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
      * The lowest floor that falls at {@code fall} to the nearest of {@code drains} and buries every reading: nothing is
      * ground. Empty without a drain.
      */
-    public Optional<Falling> falling(List<Corner> drains, double fall) {
+    public Optional<Falling> falling(List<Corner> drains, double fall, Part part) {
         if (drains.isEmpty()) {
             return Optional.empty();
         }
@@ -185,22 +215,10 @@ public record Heights(Corner origin, double stepM, int columns, double[] heights
             rise[cell] = fall * nearest;
             drain = heightsM[cell] - rise[cell] > drain ? heightsM[cell] - rise[cell] : drain;
         }
-        double sum = 0;
         for (int cell = 0; cell < heightsM.length; cell++) {
-            if (drain + rise[cell] > heightsM[cell]) {
-                sum += (drain + rise[cell] - heightsM[cell]) * share(cell);
-            }
+            rise[cell] += drain;
         }
-        return Optional.of(new Falling(drain, sum * stepM * stepM * 1000));
-    }
-
-    /** A reading on the rim stands for half a square, one at the corner for a quarter. */
-    private double share(int cell) {
-        int row = cell / columns;
-        int column = cell % columns;
-        double across = column == 0 || column == columns - 1 ? 0.5 : 1;
-        double up = row == 0 || row == rows() - 1 ? 0.5 : 1;
-        return across * up;
+        return Optional.of(new Falling(drain, upToL(rise, part)));
     }
 
     /** Lines of one height, every {@code intervalM}, as short straight pieces (marching squares). */

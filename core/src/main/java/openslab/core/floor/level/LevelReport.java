@@ -33,13 +33,16 @@ public record LevelReport(
     /** As a person reads a hollow. */
     public record Spot(Corner at, String depth, String area, String volume) {}
 
-    private static final Source GRID = Source.arithmetic("each reading stands for the square round it");
+    private static final Source GRID =
+            Source.arithmetic("each reading stands for a quarter of every square that was read at all four corners");
     private static final double FOOT_M = 0.3048;
     private static final int CONTOURS = 8;
     /** More hollows than this nobody reads one by one; the water that stays counts all of them. */
     private static final int MOST_SPOTS = 40;
 
     private static final double FLAT_M = 1e-9;
+    /** A grid of 0.3 m is none of a foot: F-numbers go by the square of the step. */
+    private static final double NEARLY_M = 0.0005;
 
     /** @param outlets where water may leave besides the rim: drains */
     public static LevelReport of(Levels levels, List<Corner> outlets, UnitSystem system) {
@@ -48,26 +51,38 @@ public record LevelReport(
         double high = heights.highest();
         List<Heights.LowSpot> spots = heights.lowSpots(outlets);
         double pondedL = spots.stream().mapToDouble(Heights.LowSpot::volumeL).sum();
-        boolean afoot = Math.abs(heights.stepM() - FOOT_M) < 0.005;
+        boolean afoot = Math.abs(heights.stepM() - FOOT_M) < NEARLY_M;
         double to = levels.toM().orElse(high);
         return new LevelReport(
                 range(low, high, system),
                 spots.stream().limit(MOST_SPOTS).map(s -> spot(s, system)).toList(),
                 volume("water that stays", spots.size() + " hollows, depth · area added up", pondedL, system),
-                fill(heights, to, system),
+                fill(heights, to, Heights.Part.ALL, system),
                 high > to + FLAT_M ? Optional.of(toGrind(high, to, system)) : Optional.empty(),
                 levels.fall() > 0
-                        ? heights.falling(outlets, levels.fall()).map(f -> toDrain(f, levels.fall(), system))
+                        ? heights.falling(outlets, levels.fall(), Heights.Part.ALL)
+                                .map(f -> toDrain(f, levels.fall(), system))
                         : Optional.empty(),
                 high - low < 1e-6 ? List.of() : heights.contours(interval(high - low, system)),
                 afoot ? Optional.of(FNumbers.of(heights.lines(), system)) : Optional.empty());
     }
 
-    private static Figure fill(Heights heights, double toM, UnitSystem system) {
+    /** What a part of the floor is filled with to the height or the fall that was asked for; empty where neither was. */
+    public static Optional<Figure> asked(Levels levels, List<Corner> outlets, Heights.Part part, UnitSystem system) {
+        if (levels.toM().isPresent()) {
+            return Optional.of(fill(levels.heights(), levels.toM().get(), part, system));
+        }
+        return levels.fall() > 0
+                ? levels.heights().falling(outlets, levels.fall(), part).map(f -> toDrain(f, levels.fall(), system))
+                : Optional.empty();
+    }
+
+    private static Figure fill(Heights heights, double toM, Heights.Part part, UnitSystem system) {
         Unit small = small(system);
         var w = new Worksheet(system);
         w.given("H", "height to fill to", small.fromBase(toM), small);
-        double litres = w.given("S", "H less every reading below it, over its square", heights.fillL(toM), Unit.LITRE);
+        double litres =
+                w.given("S", "H less every reading below it, over its share", heights.fillL(toM, part), Unit.LITRE);
         return w.figure("fill to level", "V", "S", litres, Unit.LITRE, GRID);
     }
 
@@ -91,7 +106,7 @@ public record LevelReport(
                 small);
         double litres = w.given(
                 "S",
-                "D + f·distance to the nearest drain, less the reading, over its square",
+                "D + f·distance to the nearest drain, less the reading, over its share",
                 falling.fillL(),
                 Unit.LITRE);
         return w.figure("fill to fall to the drain", "V", "S", litres, Unit.LITRE, GRID);

@@ -15,8 +15,29 @@ import openslab.core.quantity.Worksheet;
  * lengths say on the inside and more on the outside, by the moment of the cove's section about the wall: exact for straight
  * walls.
  */
-record CoveRun(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
-    static final String MORTAR = "cove mortar";
+record CoveRun(Room room, List<RoomPlan.Wall> walls, Reach reach, UnitSystem system) {
+    /** How much of the room it is reckoned for. */
+    interface Reach {
+        /** Metres of a wall, doors left out. */
+        double along(RoomPlan.Wall wall);
+
+        boolean holds(Corner corner);
+
+        /** All of it. */
+        static Reach whole(Room room) {
+            return new Reach() {
+                @Override
+                public double along(RoomPlan.Wall wall) {
+                    return wall.lengthM() - room.doorsM(wall.run());
+                }
+
+                @Override
+                public boolean holds(Corner corner) {
+                    return true;
+                }
+            };
+        }
+    }
 
     /** A bend smaller than this is walked round without a corner piece. */
     private static final double LEAST_BEND = Math.toRadians(10);
@@ -51,6 +72,11 @@ record CoveRun(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
         return room.edge(wall.run()).cove();
     }
 
+    /** Only the mortar. */
+    Figure mortar() {
+        return mortar(walls.stream().filter(w -> cove(w) != null).toList(), mitres());
+    }
+
     private Figure mortar(List<RoomPlan.Wall> coved, List<Mitre> mitres) {
         var w = new Worksheet(system);
         double litres = 0;
@@ -58,7 +84,7 @@ record CoveRun(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
         int i = 1;
         for (RoomPlan.Wall wall : coved) {
             Room.Cove c = cove(wall);
-            double metres = wall.lengthM() - room.doorsM(wall.run());
+            double metres = reach.along(wall);
             w.given("l" + i, "cove along " + wall.name(), metres, Unit.METRE);
             section(w, c, i);
             litres += w.let(
@@ -80,7 +106,7 @@ record CoveRun(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
             litres += w.given("k", "what " + mitres.size() + " mitred corners take more, or less", corners, Unit.LITRE);
             formula.append("+k");
         }
-        return w.figure(MORTAR, "V", formula.toString(), litres, Unit.LITRE, SECTION);
+        return w.figure("cove mortar", "V", formula.toString(), litres, Unit.LITRE, SECTION);
     }
 
     private static void section(Worksheet w, Room.Cove c, int i) {
@@ -106,7 +132,11 @@ record CoveRun(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
         for (int i = 0; i < walls.size(); i++) {
             RoomPlan.Wall before = walls.get((i + walls.size() - 1) % walls.size());
             RoomPlan.Wall after = walls.get(i);
-            if (cove(before) != null && cove(after) != null && !doorAtEnd(before) && !doorAtBeginning(after)) {
+            if (cove(before) != null
+                    && cove(after) != null
+                    && !doorAtEnd(before)
+                    && !doorAtBeginning(after)
+                    && reach.holds(corners.get(i))) {
                 double bend = Math.IEEEremainder(
                         heading(after.points(), true) - heading(before.points(), false), 2 * Math.PI);
                 mitres.add(new Mitre(cove(before), cove(after), bend * handed));

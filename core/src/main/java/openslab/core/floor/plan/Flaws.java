@@ -6,19 +6,25 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.level.Gap;
+import openslab.core.floor.level.Heights;
 import openslab.core.floor.level.LevelReport;
 import openslab.core.floor.level.Lip;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.prep.PreparedGeometry;
+import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
+import org.locationtech.jts.linearref.LengthIndexedLine;
 
 /**
  * What a zone's part of the plan has to be made good: every length within the zone.
  *
  * @param maskM of wall that is masked; empty where no plan says which
  * @param coveM of wall that gets a cove
- * @param coveMortar of the whole room, where any wall of it has one
- * @param fill to the height or the fall that was asked for, of the whole room; empty where nobody asked for either
+ * @param coveMortar for as much of the walls
+ * @param fill to the height or the fall that was asked for; empty where nobody asked for either
  * @param gaps wider than allowed under a straightedge
  */
 public record Flaws(
@@ -89,20 +95,19 @@ public record Flaws(
                     .map(g -> g.judge(system))
                     .filter(g -> !g.fits())
                     .forEach(gaps::add);
-            double coved = walls(room, drawn, part.get(), e -> e.cove() != null);
-            maskM = Optional.of(maskM.orElse(0.0) + walls(room, drawn, part.get(), Room.Edge::mask));
+            var reach = new InPart(room, part.get());
+            double coved = walls(room, drawn, reach, e -> e.cove() != null);
+            maskM = Optional.of(maskM.orElse(0.0) + walls(room, drawn, reach, Room.Edge::mask));
             coveM += coved;
             if (coved > SHORTEST_M) {
-                mortar = drawn.quantities().fills().stream()
-                        .filter(f -> f.label().equals(CoveRun.MORTAR))
-                        .findFirst();
+                mortar = Optional.of(added(mortar, new CoveRun(room, drawn.walls(), reach, system).mortar(), system));
             }
             Optional<Figure> asked = room.levels()
-                    .flatMap(l -> l.toM().isPresent()
-                            ? drawn.levels().map(LevelReport::fill)
-                            : drawn.levels().flatMap(LevelReport::toDrain))
+                    .flatMap(l -> LevelReport.asked(l, RoomPlan.drains(room), squares(part.get()), system))
                     .filter(f -> f.value() > 0);
-            fill = asked.isPresent() ? asked : fill;
+            if (asked.isPresent()) {
+                fill = Optional.of(added(fill, asked.get(), system));
+            }
         }
         return new Flaws(cracks, joints, lips, maskM, coveM, mortar, fill, gaps);
     }
@@ -130,10 +135,57 @@ public record Flaws(
     }
 
     /** Of walls that are worked so, doors left out, m. */
-    private static double walls(Room room, RoomPlan drawn, Geometry part, Predicate<Room.Edge> which) {
+    private static double walls(Room room, RoomPlan drawn, InPart reach, Predicate<Room.Edge> which) {
         return drawn.walls().stream()
                 .filter(w -> which.test(room.edge(w.run())))
-                .mapToDouble(w -> Math.max(0, within(part, w.points()) - room.doorsM(w.run())))
+                .mapToDouble(reach::along)
                 .sum();
+    }
+
+    /** What lies in a zone's part of a room. */
+    private record InPart(Room room, Geometry part) implements CoveRun.Reach {
+        /** Only the doors that stand within the part are left out of it. */
+        @Override
+        public double along(RoomPlan.Wall wall) {
+            var line = new LengthIndexedLine(Shapes2D.line(wall.points()));
+            double doors = room.doors().stream()
+                    .filter(d -> d.run().equals(wall.run()))
+                    .mapToDouble(d -> part.intersection(line.extractLine(d.alongM(), d.alongM() + d.widthM()))
+                            .getLength())
+                    .sum();
+            return Math.max(0, within(part, wall.points()) - doors);
+        }
+
+        @Override
+        public boolean holds(Corner corner) {
+            return part.covers(Shapes2D.point(corner));
+        }
+    }
+
+    /** A square counts by how much of it lies in the part; most lie in it or out of it whole. */
+    private static Heights.Part squares(Geometry part) {
+        PreparedGeometry prepared = PreparedGeometryFactory.prepare(part);
+        Envelope reach = part.getEnvelopeInternal();
+        return (corner, stepM) -> {
+            var box = new Envelope(corner.x(), corner.x() + stepM, corner.y(), corner.y() + stepM);
+            if (!reach.intersects(box)) {
+                return 0;
+            }
+            Geometry square = Shapes2D.FACTORY.toGeometry(box);
+            if (prepared.covers(square)) {
+                return 1;
+            }
+            return prepared.intersects(square) ? part.intersection(square).getArea() / (stepM * stepM) : 0;
+        };
+    }
+
+    /** A zone may lie in several rooms. */
+    private static Figure added(Optional<Figure> before, Figure more, UnitSystem system) {
+        if (before.isEmpty()) {
+            return more;
+        }
+        var w = new Worksheet(system);
+        double sum = w.from("a", before.get()) + w.from("b", more);
+        return w.figure(more.label(), "V", "a+b", sum, more.unit(), more.source());
     }
 }

@@ -17,7 +17,6 @@ import openslab.core.quantity.Worksheet;
 /** What runs along the walls and over the floor, in its reader's units. */
 record Lengths(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
     private static final Source GEOMETRY = Source.arithmetic("plane geometry");
-    private static final double FILM_M = 0.6096;
 
     private Unit length() {
         return Unit.of(Dimension.LENGTH, system);
@@ -73,14 +72,14 @@ record Lengths(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
     private Figure film(Figure masked) {
         var w = new Worksheet(system);
         double tape = w.from("L", masked);
-        double wide = w.given("w", "width of the film", read(FILM_M), length());
+        double wide = w.given("w", "width of the film", read(room.filmM()), length());
         return w.figure(
                 "masking film",
                 "F",
                 "L·w",
                 tape * wide,
                 Unit.of(Dimension.AREA, system),
-                Source.ours("film two feet wide"));
+                Source.ours("as wide as the room says, two feet where it says nothing"));
     }
 
     /** Walls that {@code wanted} says so of, doors left out; a wall without a word of its own is only masked. */

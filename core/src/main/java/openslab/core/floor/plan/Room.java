@@ -18,6 +18,7 @@ import openslab.core.quantity.Require;
  * @param levels heights as they were read, places from the first corner
  * @param gaps under a straightedge
  * @param lips where one surface stands above the next
+ * @param filmM how wide the film is that hangs from the masking tape
  */
 public record Room(
         String id,
@@ -34,9 +35,14 @@ public record Room(
         List<ZoneMark> marks,
         Optional<Levels> levels,
         List<Gap> gaps,
-        List<Lip> lips) {
+        List<Lip> lips,
+        double filmM) {
+
+    /** Keeps a roller's spray off a wall; a stain that is sprayed wants four feet. */
+    public static final double USUAL_FILM_M = 0.6096;
 
     public Room {
+        Require.positive(filmM, "masking film");
         edges = List.copyOf(edges);
         openings = List.copyOf(openings);
         ramps = List.copyOf(ramps);
@@ -77,6 +83,7 @@ public record Room(
         private Optional<Levels> levels = Optional.empty();
         private List<Gap> gaps = List.of();
         private List<Lip> lips = List.of();
+        private double filmM = USUAL_FILM_M;
 
         private Draft(String id, String name, Walk walk) {
             this.id = id;
@@ -129,6 +136,11 @@ public record Room(
             return this;
         }
 
+        public Draft filmM(double metres) {
+            filmM = metres;
+            return this;
+        }
+
         public Draft levels(Optional<Levels> read) {
             levels = read;
             return this;
@@ -147,7 +159,7 @@ public record Room(
         public Room room() {
             return new Room(
                     id, name, walk, edges, openings, ramps, stairs, doors, joints, cracks, cuts, marks, levels, gaps,
-                    lips);
+                    lips, filmM);
         }
     }
 

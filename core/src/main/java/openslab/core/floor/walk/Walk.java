@@ -145,7 +145,10 @@ public record Walk(List<Run> runs, List<Check> checks) {
         return Math.cos(angle);
     }
 
-    /** The compass rule: every corner takes the share of the misclosure that the way to it is of the whole way. */
+    /**
+     * The compass rule: every corner takes the share of the misclosure that the way to it is of the whole way. The first wall
+     * keeps its bearing, since places are told along it and off it: the whole is turned back about its first corner.
+     */
     private List<Corner> shared(List<Corner> walked, Closure closure) {
         var corners = new ArrayList<Corner>(runs.size());
         double way = 0;
@@ -155,7 +158,17 @@ public record Walk(List<Run> runs, List<Check> checks) {
             corners.add(new Corner(c.x() - share * closure.dxM(), c.y() - share * closure.dyM()));
             way += runs.get(i).lengthM();
         }
-        return List.copyOf(corners);
+        Corner second = corners.get(1);
+        double turned = Network.wrapped(runs.get(0).turn() - Math.atan2(second.y(), second.x()));
+        return Math.abs(turned) < 1e-15
+                ? List.copyOf(corners)
+                : corners.stream().map(c -> turnedAbout(c, turned)).toList();
+    }
+
+    private static Corner turnedAbout(Corner c, double angle) {
+        double cos = Math.cos(angle);
+        double sin = Math.sin(angle);
+        return new Corner(cos * c.x() - sin * c.y(), sin * c.x() + cos * c.y());
     }
 
     private Closed adjusted(List<Corner> walked, List<Corner> shared, Closure closure) {

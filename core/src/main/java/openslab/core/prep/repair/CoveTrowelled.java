@@ -34,11 +34,6 @@ final class CoveTrowelled implements RepairRule {
                 .dwells(damage.patch().setsMin())
                 .until(Gate.set());
         return Optional.of(new Repair(
-                "cove",
-                "Cove",
-                List.of(step),
-                figures,
-                "",
-                Source.commonPractice("thickened epoxy with sand; mortar is that of the whole room")));
+                "cove", "Cove", List.of(step), figures, "", Source.commonPractice("thickened epoxy with sand")));
     }
 }

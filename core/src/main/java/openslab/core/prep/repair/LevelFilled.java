@@ -45,7 +45,6 @@ final class LevelFilled implements RepairRule {
                 List.of(step),
                 figures,
                 "",
-                Source.commonPractice(
-                        "ponding is cured before an overlay, not after; the volume is of the whole room")));
+                Source.commonPractice("ponding is cured before an overlay, not after")));
     }
 }
