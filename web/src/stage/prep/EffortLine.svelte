@@ -21,8 +21,8 @@
 {#if effort.silica}
   <p class="caution">
     <b>Silica, {effort.silica.indoors ? 'indoors' : 'outdoors'},</b>
-    <FigureButton figure={effort.silica.hours} /> a shift. {effort.silica.title}: {effort.silica
-      .control}; <b>{effort.silica.worn}</b>.
+    <FigureButton figure={effort.silica.hours} text={effort.silica.shown} /> a shift. {effort.silica
+      .title}: {effort.silica.control}; <b>{effort.silica.worn}</b>.
     <small>{effort.silica.source.sentence}</small>
   </p>
 {/if}

@@ -46,7 +46,7 @@
 </form>
 {#if shift}
   <p role="status" data-level={shift.level}>
-    <FigureButton figure={shift.average} size="big" /> over 8 h: {shift.means}.
+    <FigureButton figure={shift.average} text={shift.text} size="big" /> over 8 h: {shift.means}.
     <small>{shift.average.source.sentence}</small>
   </p>
 {/if}

@@ -132,6 +132,60 @@ public class WorkTest {
         assertEquals(brief.airflow().orElseThrow().value(), 175.0, 1e-9);
     }
 
+    /**
+     * 29 CFR 1926.1153(c)(1), from memory: tasks of a shift add up. Edges of 3.2 h and a field of 2.5 h indoors are 5.7 h, and
+     * the hand grinder asks for more than four hours' protection though nobody holds it that long.
+     */
+    @Test
+    public void tasks_of_one_shift_add_up() {
+        Effort edges = Effort.of(Works.HAND_GRIND, 3.2 * hand(), true, Paces.DEFAULT, UnitSystem.METRIC);
+        Effort field = Effort.of(Works.GRIND, 2.5 * floor(), true, Paces.DEFAULT, UnitSystem.METRIC);
+        Effort blast = Effort.of(Works.SHOT_BLAST, 80, true, Paces.DEFAULT, UnitSystem.METRIC);
+        assertEquals(edges.silica().orElseThrow().respirator(), Optional.of(Respirator.NONE));
+        List<Effort> shift = Effort.inOneShift(List.of(edges, field, blast), UnitSystem.METRIC);
+        assertEquals(shift.get(0).silica().orElseThrow().hours().value(), 5.7, 1e-9);
+        assertEquals(shift.get(0).silica().orElseThrow().respirator(), Optional.of(Respirator.APF_10));
+        assertEquals(shift.get(1).silica().orElseThrow().respirator(), Optional.of(Respirator.NONE));
+        assertEquals(shift.get(2), blast, "what the table does not list is assessed by itself");
+        Formula.assertRecomputes(shift.get(0).silica().orElseThrow().hours());
+        assertEquals(Effort.inOneShift(List.of(edges, blast), UnitSystem.METRIC), List.of(edges, blast));
+    }
+
+    private static double hand() {
+        return Works.HAND_GRIND.pace();
+    }
+
+    private static double floor() {
+        return Works.GRIND.pace();
+    }
+
+    /** Four hours and a half minute are more than four: it is told finely enough to see. */
+    @Test
+    public void hours_beside_the_fourth_are_told_finely() {
+        assertEquals(SilicaTask.text(4.01), "4.01\u00a0h");
+        assertEquals(SilicaTask.text(4), "4.0\u00a0h");
+    }
+
+    @Test
+    public void nobodys_shift_is_longer_than_a_day() {
+        var day = new Shift.Spell(10, 24);
+        assertThrows(InvalidInput.class, () -> Shift.of(List.of(day, day, day), UnitSystem.US));
+        assertEquals(Shift.of(List.of(day), UnitSystem.US).average().value(), 30.0, 1e-9);
+        // above 50 by a hundredth is told so that nobody reads 50
+        Shift hardly = Shift.of(List.of(new Shift.Spell(50.01, 8)), UnitSystem.US);
+        assertEquals(hardly.text(), "50.01\u00a0µg/m³");
+        assertEquals(hardly.level(), Shift.Level.OVER);
+        assertEquals(Shift.of(List.of(new Shift.Spell(24.99, 8)), UnitSystem.US).text(), "24.99\u00a0µg/m³");
+    }
+
+    /** OURS: dulling a glaze takes microns: 380 ft² of 5 µm at 2300 kg/m³ are 0.41 kg, not 8. */
+    @Test
+    public void a_glaze_is_dulled_by_microns() {
+        Effort dull = Effort.of(Works.DULL_TILE, 380 * 0.09290304, true, Paces.DEFAULT, UnitSystem.METRIC);
+        assertEquals(dull.dust().orElseThrow().value(), 380 * 0.09290304 * 5e-6 * 2300, 1e-9);
+        assertEquals(dull.dust().orElseThrow().value(), 0.41, 0.005);
+    }
+
     @Test
     public void every_effort_shows_a_working_that_runs() {
         for (Work work : Works.ALL) {

@@ -135,7 +135,7 @@ final class PrepSheetPage {
                 .ifPresent(s -> page.tag(
                         "p class=\"hold\"",
                         "Silica, " + (s.indoors() ? "indoors" : "outdoors") + ", "
-                                + s.hours().text() + " a shift: " + s.title() + ", " + s.control() + "; "
+                                + s.shown() + " a shift: " + s.title() + ", " + s.control() + "; "
                                 + s.worn() + ". " + s.source().sentence()));
     }
 

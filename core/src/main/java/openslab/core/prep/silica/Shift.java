@@ -2,7 +2,9 @@ package openslab.core.prep.silica;
 
 import java.util.ArrayList;
 import java.util.List;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Require;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -12,10 +14,10 @@ import openslab.core.quantity.Worksheet;
 /**
  * What was measured in the air of a shift: silica over eight hours, and what follows.
  *
- * @param average over eight hours
+ * @param average over eight hours; {@code text} it, as finely as it takes to see which level it is
  * @param means in words what it asks for
  */
-public record Shift(Figure average, Level level, String means) {
+public record Shift(Figure average, String text, Level level, String means) {
     /** A part of the shift. @param ugPerM3 respirable crystalline silica in the air; {@code hours} at it */
     public record Spell(double ugPerM3, double hours) {
         public Spell {
@@ -37,15 +39,29 @@ public record Shift(Figure average, Level level, String means) {
         }
     }
 
-    private static final double ACTION_UG = 25;
-    private static final double LIMIT_UG = 50;
+    private static final Bound ACTION = Bound.below(25, Unit.MICROGRAM_PER_CUBIC_METRE);
+    private static final Bound LIMIT = Bound.atMost(50, Unit.MICROGRAM_PER_CUBIC_METRE);
+    /** Nobody's shift is longer than the day. */
+    private static final Bound DAY =
+            Bound.atMost(Unit.HOUR.toBase(24), Unit.HOUR).with(0);
+
     private static final double SHIFT_H = 8;
     private static final Source OSHA = Source.published(
             "OSHA 29 CFR 1926.1153: limit 50, action level 25 µg/m³ over 8 h, from memory; local rules decide");
 
-    /** Hours that nobody measured count as free of dust. */
+    /**
+     * Hours that nobody measured count as free of dust.
+     *
+     * @throws InvalidInput where the parts together are longer than a day
+     */
     public static Shift of(List<Spell> spells, UnitSystem system) {
         Require.that(!spells.isEmpty(), "a shift must have at least 1 spell, got %s", 0);
+        double minutes =
+                spells.stream().mapToDouble(s -> Unit.HOUR.toBase(s.hours())).sum();
+        if (!DAY.holds(minutes)) {
+            throw new InvalidInput(
+                    "spells", DAY.text(minutes) + " together", "parts of one shift, together " + DAY.words());
+        }
         var w = new Worksheet(system);
         var terms = new ArrayList<String>();
         double sum = 0;
@@ -64,7 +80,7 @@ public record Shift(Figure average, Level level, String means) {
                 Unit.MICROGRAM_PER_CUBIC_METRE,
                 OSHA);
         Level level =
-                average.value() > LIMIT_UG ? Level.OVER : average.value() >= ACTION_UG ? Level.ACTION : Level.BELOW;
-        return new Shift(average, level, level.means);
+                !LIMIT.holds(average.base()) ? Level.OVER : !ACTION.holds(average.base()) ? Level.ACTION : Level.BELOW;
+        return new Shift(average, Bound.text(average.base(), ACTION, LIMIT), level, level.means);
     }
 }

@@ -5,7 +5,9 @@ import static openslab.core.prep.silica.Respirator.APF_25;
 import static openslab.core.prep.silica.Respirator.NONE;
 
 import java.util.Optional;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
 
 /** A row of the task table: the control that goes with a tool, and the respirator by place and by hours in a shift. */
 public enum SilicaTask {
@@ -39,7 +41,7 @@ public enum SilicaTask {
     UNLISTED("Other work that makes dust", "collector or water at the tool", null, null, null, null);
 
     /** Up to and with this many hours in a shift is the first column, above it the second. */
-    private static final double COLUMN_H = 4;
+    private static final Bound COLUMN = Bound.atMost(Unit.HOUR.toBase(4), Unit.HOUR);
 
     private final String label;
     private final String control;
@@ -75,11 +77,22 @@ public enum SilicaTask {
     /**
      * What is worn; empty where the table does not list the task there, so that exposure has to be assessed.
      *
-     * @param hours of one shift at this task
+     * @param hours of one shift at every task of the table together: where several are done, the columns go by their sum
+     *     (29 CFR 1926.1153(c)(1), from memory)
      */
     public Optional<Respirator> respirator(boolean indoors, double hours) {
-        boolean brief = hours <= COLUMN_H + 1e-9;
+        boolean brief = COLUMN.holds(Unit.HOUR.toBase(hours));
         return Optional.ofNullable(indoors ? brief ? inShort : inLong : brief ? outShort : outLong);
+    }
+
+    /** Whether the table lists it at all: only listed tasks add up. */
+    public boolean isListed() {
+        return this != UNLISTED;
+    }
+
+    /** Hours of a shift, as finely as it takes to see in which column they lie. */
+    public static String text(double hours) {
+        return COLUMN.text(Unit.HOUR.toBase(hours));
     }
 
     public Source source() {

@@ -37,7 +37,7 @@ public record Effort(
      * What the task table says of it.
      *
      * @param title of the row
-     * @param hours of one shift at it, at most
+     * @param hours of one shift at every listed task of the preparation together, at most; {@code shown} them in words
      * @param respirator empty where the table does not list it there; {@code worn} says which in words
      */
     public record Dusty(
@@ -46,6 +46,7 @@ public record Effort(
             String control,
             boolean indoors,
             Figure hours,
+            String shown,
             Optional<Respirator> respirator,
             String worn,
             Source source) {
@@ -54,7 +55,16 @@ public record Effort(
         static Dusty of(SilicaTask task, boolean indoors, Figure hours) {
             Optional<Respirator> respirator = task.respirator(indoors, hours.value());
             String worn = respirator.map(Respirator::words).orElse(ASSESS);
-            return new Dusty(task, task.label(), task.control(), indoors, hours, respirator, worn, task.source());
+            return new Dusty(
+                    task,
+                    task.label(),
+                    task.control(),
+                    indoors,
+                    hours,
+                    SilicaTask.text(hours.value()),
+                    respirator,
+                    worn,
+                    task.source());
         }
     }
 
@@ -132,6 +142,51 @@ public record Effort(
         w.given("A", "floor", m2, Unit.SQUARE_METRE);
         w.given("k", "litres on each m²", work.waterLPerM2(), Unit.ONE);
         return w.figure("water, to be picked up again", "V", "A·k", m2 * work.waterLPerM2(), Unit.LITRE, RATES);
+    }
+
+    /**
+     * The same efforts, each with the respirator for all of their listed tasks in one shift: one person may do them all, one
+     * after the other, and their hours add up.
+     */
+    public static List<Effort> inOneShift(List<Effort> efforts, UnitSystem system) {
+        var w = new Worksheet(system);
+        var terms = new ArrayList<String>();
+        double sum = 0;
+        for (Effort e : efforts) {
+            if (e.silica.map(d -> d.task().isListed()).orElse(false)) {
+                terms.add("t" + (terms.size() + 1));
+                sum += w.from(terms.get(terms.size() - 1), e.time);
+            }
+        }
+        if (terms.size() < 2) {
+            return efforts;
+        }
+        w.given("s", "one shift", SHIFT_H, Unit.HOUR);
+        Figure hours = w.figure(
+                "dusty tasks in one shift, at most",
+                "h",
+                "min(" + String.join("+", terms) + ",s)",
+                Math.min(sum, SHIFT_H),
+                Unit.HOUR,
+                Source.published(
+                        "OSHA 29 CFR 1926.1153(c)(1), from memory: where tasks of Table 1 add up to more than four hours of a shift, each asks for the protection of more than four hours"));
+        return efforts.stream().map(e -> e.dusty(hours)).toList();
+    }
+
+    private Effort dusty(Figure hours) {
+        return silica.filter(d -> d.task().isListed())
+                .map(d -> new Effort(
+                        work,
+                        amount,
+                        pace,
+                        time,
+                        hands,
+                        used,
+                        dust,
+                        water,
+                        airflow,
+                        Optional.of(Dusty.of(d.task(), d.indoors(), hours))))
+                .orElse(this);
     }
 
     private static Dusty dusty(SilicaTask task, boolean indoors, double hours, UnitSystem system) {

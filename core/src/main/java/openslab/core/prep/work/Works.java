@@ -17,6 +17,8 @@ import openslab.core.quantity.InvalidInput;
 public final class Works {
     private static final double SEVEN_INCH_M = 0.1778;
     private static final double BRISTLE_M = 0.0001;
+    /** A glaze is dulled by microns, not cut through. */
+    private static final double DULLED_M = 0.000005;
 
     // dry and clean
     public static final Work SWEEP =
@@ -122,7 +124,7 @@ public final class Works {
             .dust(0.0005, SilicaTask.UNLISTED)
             .wears("Bag of media", 4);
     public static final Work DULL_TILE = Work.of("dull-tile", "Sand the glaze", Per.FLOOR, 10, SANDER, RESPIRATOR)
-            .dust(BRISTLE_M, SilicaTask.UNLISTED)
+            .dust(DULLED_M, SilicaTask.UNLISTED)
             .wears("Screen or disc", 8);
     public static final Work ABRADE = Work.of("abrade", "Abrade", Per.FLOOR, 6, SANDER, GOGGLES, EARS, RESPIRATOR)
             .wears("Disc or sheet", 3);
