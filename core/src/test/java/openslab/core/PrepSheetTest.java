@@ -109,6 +109,43 @@ public class PrepSheetTest {
         assertEquals(strip.mix().orElseThrow().section().value(), 9.290304 / 4, 1e-9);
     }
 
+    /** The square stood 4 min: so does the floor, and its clock says so. */
+    @Test
+    public void what_worked_stands_on_the_floor_as_long_as_on_the_square() {
+        Stories story = sealed();
+        double before = waits(story, "strip");
+        assertEquals(before, 10.0, "as long as a stripper usually takes, until a square was tried");
+        story.gate(1, "patch", "chemical=stripper water=16 dwell=4 result=works");
+        assertEquals(waits(story, "strip"), 4.0);
+        assertTrue(
+                step(sheet(story, 2), "patch-test").ladders().get(0).word().contains("4\u00a0min as the square stood"));
+        // the squares themselves still stand as long as they are meant to
+        assertEquals(waits(story, "patch-test"), 2.0);
+    }
+
+    private static double waits(Stories story, String step) {
+        return story.at(2).prep().steps().stream()
+                .filter(s -> s.id().equals(step))
+                .findFirst()
+                .orElseThrow()
+                .waitMin();
+    }
+
+    /** TRADE 6: 8 fl oz to the gallon, half that where it is new. The step says half, and half is mixed. */
+    @Test
+    public void new_vinyl_gets_half_the_dose_that_its_step_names() {
+        Stories fresh = new Stories()
+                .on(Substrate.VINYL_PLANK)
+                .reading(0, "walk-over", "whole floor", "sealer=no oil=no coating=no dusting=no hollow=no")
+                .reading(0, "old-floor", "", "laid=newer laboratory=none");
+        var scuff = step(sheet(fresh, 1), "scuff").mix().orElseThrow();
+        assertEquals(scuff.words(), "1 part into 32 of water (3.03 % of the mix)");
+        Stories worn = fresh.area(1, Defect.WORN, "Door", 0, 0, 2, 0, 2, 2, 0, 2);
+        assertEquals(
+                step(sheet(worn, 2), "scuff").mix().orElseThrow().words(),
+                "1 part into 16 of water (5.88 % of the mix)");
+    }
+
     @Test
     public void a_clock_is_not_started_before_everything_lies_ready() {
         Stories story = sealed();

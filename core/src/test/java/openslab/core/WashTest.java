@@ -1,10 +1,12 @@
 package openslab.core;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
+import java.util.Optional;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Chemical.Family;
 import openslab.core.prep.wash.Neutralising;
@@ -73,17 +75,35 @@ public class WashTest {
     @Test
     public void a_dose_the_wrong_way_round_is_refused_with_the_reason() {
         WashMix.of(Chemical.DESCALER, Ratio.parse("ratio", "1:4"), 5 * GAL, 40, SPREAD, UnitSystem.US);
-        for (String wrong : new String[] {"4:1", "neat", "80 %"}) {
+        for (String wrong : new String[] {"4:1", "80 %"}) {
             var e = org.testng.Assert.expectThrows(
                     InvalidInput.class,
                     () -> WashMix.of(
                             Chemical.DESCALER, Ratio.parse("ratio", wrong), 5 * GAL, 40, SPREAD, UnitSystem.US));
             assertTrue(e.getMessage().contains("the other way round"), e.getMessage());
         }
+        var neat = org.testng.Assert.expectThrows(
+                InvalidInput.class,
+                () -> WashMix.of(Chemical.DESCALER, Ratio.parse("ratio", "neat"), 5 * GAL, 40, SPREAD, UnitSystem.US));
+        assertFalse(neat.getMessage().contains("the other way round"), "nothing turned round is neat");
+        // 300 ft²/gal neat is how a profiler is used (TRADE 6)
+        var profiler =
+                WashMix.of(Chemical.ETCH_LIQUID, Ratio.parse("ratio", "neat"), 5 * GAL, 40, SPREAD, UnitSystem.US);
+        assertEquals(profiler.water().value(), 0, 1e-12);
         var weak = org.testng.Assert.expectThrows(
                 InvalidInput.class,
                 () -> WashMix.of(Chemical.STRIPPER, Ratio.parse("ratio", "1:100"), 5 * GAL, 40, SPREAD, UnitSystem.US));
         assertTrue(weak.getMessage().contains("only water"), weak.getMessage());
+    }
+
+    /** Ammonia is what an acid stain is usually neutralised with once it has reacted; bleach is never near either. */
+    @Test
+    public void ammonia_neutralises_a_stain_that_has_reacted() {
+        assertEquals(Chemical.never(Chemical.AMMONIA, Chemical.ACID_STAIN), Optional.empty());
+        assertTrue(Chemical.never(Chemical.AMMONIA, Chemical.MURIATIC).isPresent());
+        assertTrue(Chemical.never(Chemical.AMMONIA, Chemical.BLEACH).isPresent());
+        assertTrue(Chemical.never(Chemical.ACID_STAIN, Chemical.BLEACH).isPresent());
+        assertTrue(Family.AMMONIA.caution().contains("once it has reacted"), Family.AMMONIA.caution());
     }
 
     @Test

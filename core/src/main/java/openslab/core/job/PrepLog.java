@@ -6,13 +6,17 @@ import java.util.stream.Stream;
 import openslab.core.buildup.BuildUp;
 import openslab.core.prep.Condition;
 import openslab.core.prep.Deed;
+import openslab.core.prep.Gate;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
 import openslab.core.prep.Step;
+import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.repair.Repair;
 import openslab.core.prep.repair.Repairs;
+import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.work.Staging;
 import openslab.core.prep.work.Works;
+import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.area.Defect;
 
@@ -58,7 +62,8 @@ final class PrepLog {
                 .hollow(hollowM2(zone))
                 .with(repairs(zone, system).stream()
                         .flatMap(r -> r.steps().stream())
-                        .toList());
+                        .toList())
+                .patched(squares(zone));
         Optional<Double> masked = zone.plan().flaws().maskM();
         return masked.map(m -> m > 0).orElse(true)
                 ? plan.beforeLast(masked.map(MASK::over).orElse(MASK))
@@ -77,6 +82,17 @@ final class PrepLog {
             case GATE -> Stream.of(deed(e, Deed.Kind.TESTED));
             default -> Stream.empty();
         };
+    }
+
+    /** The squares in which strengths were tried, oldest first. */
+    static List<Ladder.Square> squares(ZoneFacts zone) {
+        return zone.standing(LogEntry.Kind.GATE, Gate.PATCH).stream()
+                .map(e -> new Ladder.Square(
+                        Chemical.of(e.values().get("chemical").typed()),
+                        e.values().get("water").base(),
+                        Unit.MINUTE.fromBase(e.values().get("dwell").base()),
+                        Ladder.Result.of(e.values().get("result").typed())))
+                .toList();
     }
 
     static List<Staging.Tick> ticks(ZoneFacts zone) {

@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
-import openslab.core.prep.Gate;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.Step;
 import openslab.core.prep.patch.Ladder;
@@ -83,15 +82,21 @@ public record PrepSheet(
     public static PrepSheet of(ZoneFacts zone, Paces paces, UnitSystem system, Instant now) {
         PrepPlan plan = PrepLog.plan(zone, PrepLog.need(zone, system), system);
         Staging staging = Staging.of(plan.steps(), PrepLog.ticks(zone), now);
-        List<Ladder.Square> squares = squares(zone);
+        List<Ladder.Square> squares = PrepLog.squares(zone);
         double areaM2 = zone.shape().area(system).base();
         double edgeM = zone.shape().perimeter(system).base();
         boolean indoors = zone.exposure() == Exposure.INDOORS;
+        List<Effort> efforts = Effort.inOneShift(
+                plan.steps().stream()
+                        .map(s -> Effort.of(s.work(), s.amount(areaM2, edgeM), indoors, paces, system))
+                        .toList(),
+                system);
         var sheets = new ArrayList<StepSheet>();
-        for (Step step : plan.steps()) {
-            Effort effort = Effort.of(step.work(), step.amount(areaM2, edgeM), indoors, paces, system);
+        for (int i = 0; i < plan.steps().size(); i++) {
+            Step step = plan.steps().get(i);
+            Effort effort = efforts.get(i);
             Optional<Strength> strength = step.dose().flatMap(d -> strength(d, squares));
-            boolean patch = step.gate().map(Gate::ladder).orElse(false);
+            boolean patch = step.isPatch();
             sheets.add(new StepSheet(
                     step.id(),
                     effort,
@@ -102,7 +107,7 @@ public record PrepSheet(
                                     s.ratio(),
                                     system == UnitSystem.US ? US_PAIL_L : METRIC_PAIL_L,
                                     areaM2,
-                                    step.dose().orElseThrow().spreadM2PerL(),
+                                    step.dose().orElseThrow().spreadM2PerL(s.ratio()),
                                     system)),
                     step.dose().isPresent() && strength.isEmpty() ? "The test patch says how strong." : "",
                     patch
@@ -134,20 +139,10 @@ public record PrepSheet(
     private static Optional<Strength> strength(Dose dose, List<Ladder.Square> squares) {
         if (!dose.tried()) {
             Chemical usual = dose.any().get(0);
-            return Optional.of(new Strength(usual, usual.usual()));
+            return Optional.of(new Strength(usual, dose.usual(usual)));
         }
-        return dose.any().stream()
-                .flatMap(c -> Ladder.of(c, squares).winner().map(r -> new Strength(c, r)).stream())
-                .findFirst();
-    }
-
-    private static List<Ladder.Square> squares(ZoneFacts zone) {
-        return zone.standing(LogEntry.Kind.GATE, Gate.PATCH).stream()
-                .map(e -> new Ladder.Square(
-                        Chemical.of(e.values().get("chemical").typed()),
-                        e.values().get("water").base(),
-                        Ladder.Result.of(e.values().get("result").typed())))
-                .toList();
+        return Ladder.winner(dose.any(), squares)
+                .map(l -> new Strength(Chemical.of(l.id()), l.winner().orElseThrow()));
     }
 
     private static Optional<Figure> hours(List<StepSheet> sheets, UnitSystem system) {

@@ -261,7 +261,7 @@ public record Course(List<Turn> turns, List<Misfit> misfits) {
                 return Optional.of(new Misfit(deed, "values.chemical", named.typed(), "one of " + known));
             }
             Chemical c = tried.get();
-            return new Ladder.Square(c, water.base(), Ladder.Result.UNTRIED).isOnLabel()
+            return new Ladder.Square(c, water.base(), 0, Ladder.Result.UNTRIED).isOnLabel()
                     ? Optional.empty()
                     : Optional.of(new Misfit(
                             deed,

@@ -11,7 +11,9 @@ import openslab.core.survey.area.Defect;
 
 /** New resilient floors: the factory's film is dulled, not taken off. */
 final class DullResilient implements PrepMethod {
-    private static final double SPREAD = 10;
+    private static final Dose FULL = Dose.of(10, Chemical.NEUTRAL_CLEANER);
+    /** CP: 8 fl oz to the gallon, half that where it is new or clean. */
+    private static final Dose HALF = FULL.at("4 fl oz/gal");
 
     private static final About ABOUT = new About(
             "dull",
@@ -43,15 +45,18 @@ final class DullResilient implements PrepMethod {
 
     @Override
     public List<Step> steps(Condition condition, ProfileNeed need) {
+        boolean worn = condition.has(Defect.WORN);
         return List.of(
                 Step.of(Works.DUST_MOP, "Sweep, then dust-mop", "Seams too.", "Grit scratches deeper than any pad."),
                 Step.of(
                                 Works.SCUFF,
                                 "Deep clean with neutral cleaner",
-                                "Half as strong where it is new; maroon or green pad, edges by hand.",
+                                worn
+                                        ? "Full strength: it is worn. Maroon or green pad, edges by hand."
+                                        : "Half as strong as for a dirty floor; maroon or green pad, edges by hand.",
                                 "Dull it, do not remove it: under the film there is only print.")
                         .careful(Steps.UNTRAINED + " Wet vinyl is slippery.")
-                        .mixes(Dose.of(SPREAD, Chemical.NEUTRAL_CLEANER))
+                        .mixes(worn ? FULL : HALF)
                         .until(Gate.dull()),
                 Step.of(
                                 Works.RINSE,

@@ -3,6 +3,7 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.prep.patch.Ladder;
 import openslab.core.quantity.Show;
 
 /**
@@ -76,6 +77,23 @@ public record PrepPlan(
                         .map(s -> !s.id().endsWith("." + Steps.HOLLOW)
                                 ? s
                                 : m2 > 0 ? s.over(m2) : s.over(UNDRAWN_M2).adding(" " + UNDRAWN))
+                        .toList(),
+                refused);
+    }
+
+    /** The same plan with what a test patch found: what is tried first stands on the floor as long as the square stood. */
+    public PrepPlan patched(List<Ladder.Square> squares) {
+        return new PrepPlan(
+                need,
+                method,
+                because,
+                steps.stream()
+                        .map(s -> s.dose()
+                                .filter(d -> d.tried() && !s.isPatch())
+                                .flatMap(d -> Ladder.winner(d.any(), squares))
+                                .filter(l -> l.winnerMin() > 0)
+                                .map(l -> s.dwells(l.winnerMin()))
+                                .orElse(s))
                         .toList(),
                 refused);
     }

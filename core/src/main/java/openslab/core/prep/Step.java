@@ -93,6 +93,11 @@ public record Step(
         return new Step(id, work, title, does, why, caution, gate, waitMin, again, dose, own, true);
     }
 
+    /** Whether it is the squares in which strengths are tried. */
+    public boolean isPatch() {
+        return gate.map(Gate::ladder).orElse(false);
+    }
+
     /** Whether nothing but time has to pass: what dries begins by itself when the floor was last wet. */
     boolean onlyWaits() {
         return work.hands() == 1 && work.items().isEmpty() && waitMin > 0;

@@ -145,10 +145,14 @@ public class CourseTest {
         var other = story().test(0, "patch", "chemical=bleach water=20 dwell=2 result=works")
                 .etching();
         assertEquals(other.misfits().get(0).field(), "values.chemical");
+        var thin = story().test(0, "patch", "chemical=muriatic water=1 dwell=2 result=works")
+                .etching();
+        assertEquals(thin.misfits().get(0).field(), "values.water");
+        assertTrue(thin.misfits().get(0).accepted().contains("1 part into 3 of water"));
+        // a profiler is also used as it comes
         var neat = story().test(0, "patch", "chemical=etch-liquid water=0 dwell=2 result=works")
                 .etching();
-        assertEquals(neat.misfits().get(0).field(), "values.water");
-        assertTrue(neat.misfits().get(0).accepted().contains("1 part into 1 of water"));
+        assertTrue(neat.misfits().isEmpty(), neat.misfits().toString());
     }
 
     @Test

@@ -20,7 +20,8 @@ public class LadderTest {
         var squares = new ArrayList<Ladder.Square>();
         for (String s : waterAndResult) {
             String[] parts = s.split(" ");
-            squares.add(new Ladder.Square(Chemical.DESCALER, Double.parseDouble(parts[0]), Result.valueOf(parts[1])));
+            squares.add(
+                    new Ladder.Square(Chemical.DESCALER, Double.parseDouble(parts[0]), 2, Result.valueOf(parts[1])));
         }
         return Ladder.of(Chemical.DESCALER, squares);
     }

@@ -10,17 +10,24 @@ import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Ratio;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
 
 /**
  * The strengths of one chemical from far below its label up to it, and what each did.
  *
  * @param id the chemical's, as a choice names it
  * @param rungs weakest first; what was tried between two of them stands between them
- * @param winner the weakest that works; {@code next} what to try where there is none yet. Neither where the ladder is at its end
+ * @param winner the weakest that works; {@code winnerMin} how long it stood; {@code next} what to try where there is none yet. Neither where the ladder is at its end
  * @param word what to do now
  */
 public record Ladder(
-        String id, String title, List<Rung> rungs, Optional<Ratio> next, Optional<Ratio> winner, String word) {
+        String id,
+        String title,
+        List<Rung> rungs,
+        Optional<Ratio> next,
+        Optional<Ratio> winner,
+        double winnerMin,
+        String word) {
     /** What a square showed. */
     public enum Result {
         UNTRIED,
@@ -37,8 +44,13 @@ public record Ladder(
     /** @param words the ratio, said so that nobody takes one for the other */
     public record Rung(Ratio ratio, String words, Result result) {}
 
-    /** A square that was tried. @param water parts of it to one */
-    public record Square(Chemical chemical, double water, Result result) {
+    /**
+     * A square that was tried.
+     *
+     * @param water parts of it to one
+     * @param dwellMin minutes that it stood
+     */
+    public record Square(Chemical chemical, double water, double dwellMin, Result result) {
         /** Whether its strength is one that the label knows. */
         public boolean isOnLabel() {
             return water >= chemical.strongest().water() - SAME
@@ -57,13 +69,16 @@ public record Ladder(
     public static Ladder of(Chemical chemical, List<Square> tried) {
         var results = new TreeMap<Double, Result>(Comparator.reverseOrder());
         double strongest = chemical.strongest().water();
-        for (double water = chemical.weakest().water(); water > strongest + SAME; water /= STEP) {
+        for (double water = chemical.weakest().water(); water > strongest + SAME && water >= 1 - SAME; water /= STEP) {
             results.put(water, Result.UNTRIED);
         }
         results.put(strongest, Result.UNTRIED);
-        tried.stream()
-                .filter(s -> s.chemical() == chemical && s.isOnLabel())
-                .forEach(s -> results.put(nearest(results, s.water()), s.result()));
+        var minutes = new TreeMap<Double, Double>();
+        tried.stream().filter(s -> s.chemical() == chemical && s.isOnLabel()).forEach(s -> {
+            double rung = nearest(results, s.water());
+            results.put(rung, s.result());
+            minutes.put(rung, s.dwellMin());
+        });
         var rungs = new ArrayList<Rung>();
         results.forEach(
                 (water, result) -> rungs.add(new Rung(ratio(water), ratio(water).words(), result)));
@@ -72,8 +87,23 @@ public record Ladder(
                 .map(Rung::ratio)
                 .findFirst();
         Optional<Ratio> next = winner.isPresent() ? Optional.empty() : next(rungs);
+        double winnerMin = winner.map(r -> minutes.get(r.water())).orElse(0.0);
         return new Ladder(
-                chemical.id(), chemical.label(), List.copyOf(rungs), next, winner, word(chemical, rungs, next, winner));
+                chemical.id(),
+                chemical.label(),
+                List.copyOf(rungs),
+                next,
+                winner,
+                winnerMin,
+                word(chemical, rungs, next, winner, winnerMin));
+    }
+
+    /** The ladder of the first of {@code any} that has a strength that works; empty where none has. */
+    public static Optional<Ladder> winner(List<Chemical> any, List<Square> tried) {
+        return any.stream()
+                .map(c -> of(c, tried))
+                .filter(l -> l.winner().isPresent())
+                .findFirst();
     }
 
     private static double nearest(TreeMap<Double, Result> results, double water) {
@@ -106,10 +136,13 @@ public record Ladder(
                 .findFirst();
     }
 
-    private static String word(Chemical chemical, List<Rung> rungs, Optional<Ratio> next, Optional<Ratio> winner) {
+    private static String word(
+            Chemical chemical, List<Rung> rungs, Optional<Ratio> next, Optional<Ratio> winner, double winnerMin) {
         if (winner.isPresent()) {
             boolean weakerLeft = rungs.get(0).result() == Result.UNTRIED;
-            return "Everywhere: " + winner.get().words() + "." + (weakerLeft ? " Weaker ones were not tried." : "");
+            String stands = winnerMin > 0 ? ", " + Show.in(Unit.MINUTE, winnerMin) + " as the square stood" : "";
+            return "Everywhere: " + winner.get().words() + stands + "."
+                    + (weakerLeft ? " Weaker ones were not tried." : "");
         }
         if (next.isPresent()) {
             return "Now try " + next.get().words() + ".";

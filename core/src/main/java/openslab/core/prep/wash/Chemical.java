@@ -44,7 +44,7 @@ public enum Chemical {
             "1:16",
             "1:1",
             "1:4",
-            "For antique and thin lime: begin with 1 part into 4 of water, 2 minutes."),
+            "For antique and thin lime: weakest first, 2 minutes each; 1 part into 4 of water is often enough."),
     ETCH_GRANULES(
             "Etch granules",
             Family.ACID,
@@ -52,7 +52,13 @@ public enum Chemical {
             "1 bag/5 qt",
             "1 bag/2 gal",
             "Cold water for the strong mix, a wetted floor for the weaker; light fizz, never let it dry on."),
-    ETCH_LIQUID("Liquid etch", Family.ACID, "1:8", "1:1", "1:1", "Light fizz, stiff brush, never let it dry on."),
+    ETCH_LIQUID(
+            "Liquid etch",
+            Family.ACID,
+            "1:8",
+            "neat",
+            "1:1",
+            "Light fizz, stiff brush, never let it dry on; a profiler also neat, 250 to 300 ft²/gal."),
     MURIATIC(
             "Muriatic acid, 20 °Bé (31.45 %)",
             Family.ACID, "1:10", "1:3", "1:4", "The strongest of them: fumes, burns, rusts everything near."),
@@ -63,7 +69,14 @@ public enum Chemical {
             "1:64",
             "1:32",
             "1:32",
-            "Neutralises a stain: 1/4 to 1/2 cup to the gallon, 15 to 20 minutes."),
+            "Neutralises a stain that has reacted: 1/4 to 1/2 cup to the gallon, 15 to 20 minutes, then scrub and rinse."),
+    ACID_STAIN(
+            "Acid stain",
+            Family.STAIN,
+            "1:4",
+            "neat",
+            "neat",
+            "Sprayed on and left to react for hours; then it is neutralised, scrubbed and rinsed."),
     ACCENT_WASH(
             "Accent powder wash",
             Family.SOAP,
@@ -82,7 +95,9 @@ public enum Chemical {
                 "acid",
                 "Goggles, gloves, boots, fresh air; metal away. Not on post-tensioned, sealed or metallic-hardened slabs."),
         BLEACH("bleach", "Gloves, goggles, fresh air."),
-        AMMONIA("ammonia", "Fresh air; nor on acid that was not rinsed off.");
+        AMMONIA("ammonia", "Fresh air; well diluted, and on stain only once it has reacted."),
+        /** Acid that is spent once it has reacted: ammonia or soda take up what is left. */
+        STAIN("acid stain", "Acid until it has reacted: goggles, gloves, boots, fresh air, no metal sprayer.");
 
         private final String words;
         private final String caution;

@@ -21,6 +21,8 @@ final class NeverTogether {
                     Family.BLEACH,
                     Family.STRIPPER,
                     "Strippers hold ammonia or amines: with bleach they give off chloramine."),
+            new Pair(Family.BLEACH, Family.STAIN, "Acid stain holds acid: with bleach it gives off chlorine."),
+            new Pair(Family.STAIN, Family.STRIPPER, "Acid and stripper boil up, spit and spoil one another."),
             new Pair(Family.ACID, Family.STRIPPER, "Acid and stripper boil up, spit and spoil one another."),
             new Pair(Family.ACID, Family.AMMONIA, "Acid and ammonia boil up and smoke; residue of acid is enough."),
             new Pair(Family.ACID, Family.ALKALI, "Acid and an alkaline cleaner boil up and spit."));

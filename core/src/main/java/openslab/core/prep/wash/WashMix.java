@@ -97,12 +97,18 @@ public record WashMix(
                     "ratio",
                     typed,
                     "no stronger than " + strongest.words() + " for " + Show.lower(chemical.label())
-                            + ": was it meant the other way round?");
+                            + (isTurnedRound(ratio, weakest, strongest) ? ": was it meant the other way round?" : ""));
         }
         if (ratio.thinness() > weakest.thinness() + ROUNDING) {
             throw new InvalidInput(
                     "ratio", typed, "no weaker than " + weakest.words() + ": more water than that is only water");
         }
+    }
+
+    /** Whether the same numbers, read the other way, would be a strength of its label. */
+    private static boolean isTurnedRound(Ratio ratio, Ratio weakest, Ratio strongest) {
+        double turned = 1 / ratio.thinness();
+        return turned >= strongest.thinness() - ROUNDING && turned <= weakest.thinness() + ROUNDING;
     }
 
     private static Figure bags(double filledL, Ratio ratio, UnitSystem system) {
