@@ -89,7 +89,7 @@
       />
     </div>
     {#if chosen}
-      <p class="means">{chosen.consequence} {chosen.removal}.</p>
+      <p class="means">{chosen.consequence}</p>
     {/if}
     <svg
       bind:this={svg}

@@ -50,9 +50,9 @@
             >
             <td class="number figure">{entry.found}</td>
             <td
-              >{#if entry.superseded}<small>read again since</small>{:else}<Mark
+              >{#if entry.superseded}<small>read again since</small>{:else if entry.verdict}<Mark
                   mark={entry.verdict}
-                />{/if}</td
+                />{:else}<small>no limit asked</small>{/if}</td
             >
             <td class="wide">{at(entry.reading.at)}</td>
             <td class="wide">{entry.reading.by}</td>

@@ -87,7 +87,11 @@
                   text={String(tally.needed.value)}
                 />{:else}<small>if wanted</small>{/if}
             </td>
-            <td><Mark mark={tally.verdict} /></td>
+            <td
+              >{#if tally.verdict}<Mark mark={tally.verdict} />{:else}<small
+                  >{tally.taken > 0 ? 'no limit asked' : 'not taken'}</small
+                >{/if}</td
+            >
           </tr>
         {/each}
       </tbody>

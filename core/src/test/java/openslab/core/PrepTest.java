@@ -30,6 +30,7 @@ import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.area.Defect;
+import openslab.core.survey.area.Removal;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -176,6 +177,49 @@ public class PrepTest {
                 .gate(1, "soaks", "soaks=soaks");
         assertEquals(story.at(2).prep().mark(), Mark.HOLD);
         assertEquals(story.at(2).prep().method(), "clean-and-test");
+    }
+
+    private static final Map<String, Removal> DOES = Map.of(
+            "grind", Removal.GRIND,
+            "shot-blast", Removal.GRIND,
+            "scarify", Removal.GRIND,
+            "strip", Removal.STRIP,
+            "strip-finish", Removal.STRIP,
+            "media-blast", Removal.BLAST,
+            "dull", Removal.DULL,
+            "abrade", Removal.SAND);
+
+    /** One remedy: what the survey says of a film is what preparation then does, on every floor. */
+    @Test
+    public void the_survey_says_what_preparation_does() {
+        var films = List.of(
+                Defect.SEALER,
+                Defect.POLISH,
+                Defect.CURING_COMPOUND,
+                Defect.FACTORY_FILM,
+                Defect.PAINT,
+                Defect.ADHESIVE);
+        for (Substrate substrate : Substrate.values()) {
+            for (int csp : new int[] {1, 3}) {
+                for (Defect film : films) {
+                    boolean shows = substrate == Substrate.STAMPED && csp < 3;
+                    Removal said = Removal.of(film, substrate, shows);
+                    var condition =
+                            new Condition(substrate, Set.of(film), Optional.of(true), Optional.empty(), true, false);
+                    var need = new ProfileNeed(csp, 3, Source.ours("test"));
+                    PrepPlan plan = PrepPlan.choose(condition, need, new SiteLimits(true, true));
+                    String at = film + " on " + substrate + ", CSP " + csp + ": "
+                            + plan.method().map(PrepMethod::id);
+                    if (plan.method().isEmpty()) {
+                        assertEquals(said, Removal.NONE, at);
+                    } else if (plan.method().get().id().equals("scrub-tile")) {
+                        assertEquals(said, film == Defect.PAINT ? Removal.SAND : Removal.STRIP, at);
+                    } else {
+                        assertEquals(said, DOES.get(plan.method().get().id()), at);
+                    }
+                }
+            }
+        }
     }
 
     @Test

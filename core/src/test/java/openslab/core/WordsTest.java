@@ -38,7 +38,7 @@ public class WordsTest {
             {"walk-over", "sealer=yes oil=no coating=no dusting=yes hollow=no", "sealer, dusting"},
             {"walk-over", "sealer=no oil=no coating=no dusting=no hollow=no", "clean"},
             {"profile", "csp=3", "CSP 3"},
-            {"concrete-age", "age=40 d", "40 d"},
+            {"concrete-age", "age=40 d", "40\u00a0d"},
             {"concrete-age", "age=12 years", "12 years"},
             {"moisture-meter", "shown=41.26", "41.3"},
             {"absorption", "time=75 s", "75\u00a0s"},

@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import openslab.core.buildup.BuildUp;
 import openslab.core.buildup.Candidate;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Show;
+import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
@@ -67,11 +69,12 @@ public record CandidateReport(
     }
 
     private static String words(Limits limits) {
-        Optional<String> emission =
-                Optional.of(limits.mverMaxLb()).filter(Double::isFinite).map(m -> Show.number(m, 0) + " lb");
+        Optional<String> emission = Optional.of(limits.mverMaxLb())
+                .filter(Double::isFinite)
+                .map(m -> Bound.atMost(m, Unit.MVER).with(0).number() + " lb");
         Optional<String> humidity = Optional.of(limits.slabRhMaxPct())
                 .filter(Double::isFinite)
-                .map(h -> Show.number(h, 0) + " % in the slab");
+                .map(h -> Bound.atMost(h, Unit.PERCENT).text() + " in the slab");
         return emission.map(e -> e + humidity.map(h -> ", " + h).orElse(""))
                 .or(() -> humidity)
                 .orElse("Lets vapour through");

@@ -115,7 +115,7 @@ public final class ZoneFacts {
                         DefectArea.withinM2(shape.rings(), List.of(e.ring())),
                         e.at()))
                 .toList();
-        this.survey = new Survey(readings, areas, places);
+        this.survey = new Survey(readings, areas, places, substrate);
         this.standingTests = standingTests(unstruck, survey);
         this.slabC = settings.planSlabC().or(() -> survey.newest(Climate.ID).map(r -> r.number("slab")));
     }

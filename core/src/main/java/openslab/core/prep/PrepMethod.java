@@ -6,6 +6,7 @@ import java.util.Set;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
+import openslab.core.survey.Site;
 import openslab.core.survey.area.Defect;
 
 /** A way of preparing a floor. A new one is one new class and one line in {@link PrepMethods}. */
@@ -62,7 +63,7 @@ public interface PrepMethod {
             reasons.add("It leaves CSP " + about.profileFrom() + " or rougher; this build-up asks for " + need.text()
                     + " and would not bury it.");
         }
-        if (takesTheCap() && condition.substrate() == Substrate.STAMPED && need.min() < BURIES) {
+        if (takesTheCap() && condition.substrate() == Substrate.STAMPED && need.min() < Site.BURIES_CSP) {
             reasons.add("It takes the stamp away, which a film this thin is meant to show.");
         }
         reasons.addAll(site.against(about.demands()));
@@ -71,9 +72,6 @@ public interface PrepMethod {
 
     /** What no preparation takes off: it is told, repaired or left to show. */
     Set<Defect> LEFT = Set.of(Defect.DAMP, Defect.MAT_SHADE, Defect.WORN);
-
-    /** A build-up that asks for this profile buries a stamp anyway. */
-    int BURIES = 3;
 
     /** Whether it takes the surface off all over, and a stamp with it. */
     default boolean takesTheCap() {

@@ -39,6 +39,11 @@ public final class Show {
         return grouped(fixed(value, decimals));
     }
 
+    /** The number that {@link #number} shows. */
+    static double rounded(double value, int decimals) {
+        return Double.isFinite(value) ? Double.parseDouble(fixed(value, decimals)) : value;
+    }
+
     private static String fixed(double value, int decimals) {
         double scaled = decimals < TENS.length ? Math.abs(value) * TENS[decimals] : Double.POSITIVE_INFINITY;
         return isSurelyRounded(scaled)

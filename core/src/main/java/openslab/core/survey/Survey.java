@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import openslab.core.floor.Substrate;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
 import openslab.core.survey.area.Areas;
@@ -23,16 +24,18 @@ public final class Survey {
      * @param required whether the zone is not known well enough without it
      * @param needed how many the area needs, with its working; 0 value never occurs
      * @param taken readings that count, one per place
-     * @param verdict the worst word of this method's findings
+     * @param verdict the worst word of this method's findings; empty where nothing was asked and nothing judged
      */
-    public record Tally(String method, String title, boolean required, Figure needed, int taken, Verdict verdict) {}
+    public record Tally(
+            String method, String title, boolean required, Figure needed, int taken, Optional<Verdict> verdict) {}
 
     /**
      * One reading as the survey table shows it.
      *
+     * @param verdict empty where no limit is asked: a figure alone says neither go nor stop
      * @param superseded a newer reading at the same place speaks instead
      */
-    public record Entry(Reading reading, String title, String found, Verdict verdict, boolean superseded) {}
+    public record Entry(Reading reading, String title, String found, Optional<Verdict> verdict, boolean superseded) {}
 
     /**
      * @param summary why, in a sentence
@@ -56,17 +59,18 @@ public final class Survey {
     private final List<Areas.Judged> areas;
 
     public Survey(List<Reading> readings) {
-        this(readings, List.of(), List.of());
+        this(readings, List.of(), List.of(), Substrate.BARE_CONCRETE);
     }
 
     /**
      * @param areas what was drawn on the floor
      * @param places where the places are that readings name
+     * @param substrate what the floor is made of, by which a defect is proved gone
      */
-    public Survey(List<Reading> readings, List<DefectArea> areas, List<Placement.Marked> places) {
+    public Survey(List<Reading> readings, List<DefectArea> areas, List<Placement.Marked> places, Substrate substrate) {
         this.readings = List.copyOf(readings);
         byMethod = readings.stream().collect(Collectors.groupingBy(Reading::method));
-        this.areas = Areas.judge(areas, this, places);
+        this.areas = Areas.judge(areas, this, places, substrate);
     }
 
     /** What was drawn on the floor, and which of it was proved gone. */
@@ -133,8 +137,8 @@ public final class Survey {
             for (Reading reading : all(method.id())) {
                 boolean speaks = speaking.contains(reading.key());
                 List<Finding> judged = judged(method, reading, site);
-                entries.add(new Entry(
-                        reading, method.about().title(), method.found(reading, site), worst(judged), !speaks));
+                entries.add(
+                        new Entry(reading, method.about().title(), method.found(reading, site), word(judged), !speaks));
                 if (speaks) {
                     findings.addAll(judged);
                 }
@@ -149,8 +153,7 @@ public final class Survey {
             }
             findings.addAll(method.compare(this, site));
             List<Finding> own = findings.subList(from, findings.size());
-            Verdict word = own.isEmpty() ? Verdict.WATCH : worst(own);
-            tallies.add(new Tally(method.id(), method.about().title(), asked, needed, taken, word));
+            tallies.add(new Tally(method.id(), method.about().title(), asked, needed, taken, word(own)));
         }
         findings.sort(Comparator.comparing(Finding::verdict).reversed());
         return new Judgement(worst(findings), summary(findings), findings, tallies, entries, earliest(findings));
@@ -172,6 +175,11 @@ public final class Survey {
                 .needed(n + (n == 1 ? " test" : " tests"), method.count().source())
                 .working(needed);
         return method.missing(draft, brief, n - taken);
+    }
+
+    /** The worst of them; none where nothing was judged. */
+    private static Optional<Verdict> word(List<Finding> findings) {
+        return findings.isEmpty() ? Optional.empty() : Optional.of(worst(findings));
     }
 
     private static Verdict worst(List<Finding> findings) {

@@ -75,7 +75,7 @@ public interface TestMethod {
         return true;
     }
 
-    /** What {@code reading} means; never empty. */
+    /** What {@code reading} means; empty where nothing is asked that it could be held against. */
     List<Finding> judge(Reading reading, Site site);
 
     /** The reading in a few words: "2.90 lb". */

@@ -370,6 +370,30 @@ public class PlanTest {
         assertEquals(named(plan, "control joints").base(), 12, 1e-9);
         // 12 m · 5 mm · 30 mm = 1.8 L
         assertEquals(named(plan, "joints to fill").base(), 1.8, 1e-9);
+        // an expansion joint is kept open through every coat: it takes no filler, and its length is told
+        joints.add(new Room.Joint(
+                "x",
+                Room.Joint.Kind.EXPANSION,
+                new Corner(9, 0),
+                new Corner(9, 3),
+                0.012,
+                0.05,
+                false,
+                false,
+                false,
+                false));
+        RoomPlan open = RoomPlan.of(
+                Room.draft("a", "a", Tape.walk("60|L 10|L 60|L 10"))
+                        .joints(joints)
+                        .room(),
+                UnitSystem.METRIC);
+        assertEquals(named(open, "joints to fill").base(), 1.8, 1e-9);
+        assertEquals(named(open, "expansion joints").base(), 3, 1e-9);
+        // 140 ft of wall, film 4 ft wide as a sprayed stain wants it
+        var film = Room.draft("a", "a", Tape.walk("60|L 10|L 60|L 10"))
+                .filmM(4 * 0.3048)
+                .room();
+        assertEquals(named(RoomPlan.of(film, UnitSystem.METRIC), "masking film").base(), 140 * 4 * 0.09290304, 1e-6);
     }
 
     /** An L of 42.5 by 29.25 ft, 5 in thick: 12.5 ft at most, so 4 panels by 3; no cut leaves the floor. */

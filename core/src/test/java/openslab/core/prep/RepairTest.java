@@ -75,11 +75,11 @@ public class RepairTest {
                 "cracks",
                 repairs(
                         cracks(
-                                new Flaws.Crack("a", 2, INCH / 4, INCH / 2, false),
-                                new Flaws.Crack("b", 3, INCH / 4 + 0.0005, INCH, false)),
+                                new Flaws.Crack("a", 2, INCH / 4 - 0.0005, INCH / 2, false),
+                                new Flaws.Crack("b", 3, INCH / 4, INCH, false)),
                         0));
         assertEquals(figure(r, "flexible filler").value(), 2000 * INCH / 4 * INCH / 2, 1e-9);
-        assertEquals(figure(r, "structural filler").value(), 3000 * (INCH / 4 + 0.0005) * INCH, 1e-9);
+        assertEquals(figure(r, "structural filler").value(), 3000 * INCH / 4 * INCH, 1e-9);
         assertEquals(figure(r, "lifts in the deepest crack").value(), 2.0);
         assertEquals(r.steps().stream().map(Step::id).toList(), List.of("chase", "fill.1", "fill.2"));
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import openslab.core.Formula;
 import openslab.core.Stories;
 import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.Substrate;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.survey.area.Areas;
 import openslab.core.survey.area.Defect;
@@ -47,8 +48,9 @@ public class AreasTest {
         assertEquals(finding.place(), "Press");
         Formula.assertRecomputes(finding.working().orElseThrow());
         assertTrue(story.at(2).survey().verdict().compareTo(defect.verdict()) >= 0);
-        if (!defect.proof().isEmpty()) {
-            assertEquals(TestMethods.of(defect.proof()).id(), defect.proof());
+        if (!defect.proof(Substrate.BARE_CONCRETE).isEmpty()) {
+            assertEquals(
+                    TestMethods.of(defect.proof(Substrate.BARE_CONCRETE)).id(), defect.proof(Substrate.BARE_CONCRETE));
         }
     }
 
@@ -76,22 +78,44 @@ public class AreasTest {
 
     @Test(dataProvider = "proofs")
     public void only_its_own_test_inside_it_and_later_proves_it_gone(Defect defect, String gone, String still) {
-        boolean whole = TestMethods.of(defect.proof()).wholeFloor();
+        boolean whole = TestMethods.of(defect.proof(Substrate.BARE_CONCRETE)).wholeFloor();
         String inside = whole ? "whole floor" : "In it";
         Stories story = withArea(defect).place(1, "In it", 2, 1.5).place(1, "Beside it", 6, 6);
-        story.reading(0.5, defect.proof(), inside, gone);
+        story.reading(0.5, defect.proof(Substrate.BARE_CONCRETE), inside, gone);
         assertEquals(finding(story, 9, defect).verdict(), defect.verdict(), "read before it was drawn");
         if (!whole) {
-            story.reading(2, defect.proof(), "Beside it", gone).reading(2, defect.proof(), "Nowhere", gone);
+            story.reading(2, defect.proof(Substrate.BARE_CONCRETE), "Beside it", gone)
+                    .reading(2, defect.proof(Substrate.BARE_CONCRETE), "Nowhere", gone);
             assertEquals(finding(story, 9, defect).verdict(), defect.verdict(), "read beside it");
         }
-        story.reading(3, defect.proof(), inside, still);
+        story.reading(3, defect.proof(Substrate.BARE_CONCRETE), inside, still);
         assertEquals(finding(story, 9, defect).verdict(), defect.verdict(), "still there");
-        story.reading(4, defect.proof(), inside, gone);
+        story.reading(4, defect.proof(Substrate.BARE_CONCRETE), inside, gone);
         assertEquals(finding(story, 9, defect).verdict(), Verdict.GO);
         assertTrue(story.at(9).shares().isEmpty());
-        story.reading(5, defect.proof(), inside, still);
+        story.reading(5, defect.proof(Substrate.BARE_CONCRETE), inside, still);
         assertEquals(finding(story, 9, defect).verdict(), defect.verdict(), "back again");
+    }
+
+    /** Water soaks into no glaze and no vinyl: there another test proves it. */
+    @DataProvider
+    Object[][] elsewhere() {
+        return new Object[][] {
+            {Substrate.QUARRY, Defect.OIL, "solvent-rub", "sign=nothing"},
+            {Substrate.METAL, Defect.SEALER, "solvent-rub", "sign=nothing"},
+            {Substrate.VINYL_SHEET, Defect.SEALER, "foot-rub", "sign=clean"},
+        };
+    }
+
+    @Test(dataProvider = "elsewhere")
+    public void a_floor_that_drinks_nothing_is_proved_clean_otherwise(
+            Substrate substrate, Defect defect, String method, String gone) {
+        assertEquals(defect.proof(substrate), method);
+        Stories story = withArea(defect).on(substrate).place(1, "In it", 2, 1.5);
+        story.reading(2, "water-drop", "In it", "drop=soaks");
+        assertEquals(finding(story, 9, defect).verdict(), defect.verdict(), "a drop proves nothing here");
+        story.reading(3, method, "In it", gone);
+        assertEquals(finding(story, 9, defect).verdict(), Verdict.GO);
     }
 
     /** 2 m² and 2 m² that overlap by 1 m², and one of 4 m² half out of the floor: 3 and 2 of 80 m². */

@@ -72,7 +72,7 @@ public class CandidateTest {
         CandidateReport epoxy = judged(story, 2).get(1);
         assertEquals(epoxy.missing(), List.of("calcium chloride (3)", "in-slab humidity (3)"));
         assertEquals(epoxy.without(), Verdict.GO);
-        assertEquals(epoxy.limits(), "3 lb, 75 % in the slab");
+        assertEquals(epoxy.limits(), "3 lb, 75\u00a0% in the slab");
         assertEquals(judged(story, 2).get(0).limits(), "Lets vapour through");
     }
 
@@ -88,6 +88,6 @@ public class CandidateTest {
         assertEquals(judged.get(1).verdict(), Verdict.STOP);
         assertEquals(judged.get(1).without(), Verdict.STOP);
         assertEquals(judged.get(2).verdict(), Verdict.HOLD, "a damp sheet is looked into under any barrier");
-        assertEquals(judged.get(2).limits(), "20 lb, 99 % in the slab");
+        assertEquals(judged.get(2).limits(), "20 lb, 99\u00a0% in the slab");
     }
 }

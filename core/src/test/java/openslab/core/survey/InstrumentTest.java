@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Optional;
 import openslab.core.Cases;
 import openslab.core.Stories;
 import openslab.core.job.Mark;
@@ -70,7 +71,7 @@ public class InstrumentTest {
         story.reading(30, method, "A", values).with(papers);
         Survey.Tally lapsed = tally(story, method);
         assertEquals(lapsed.taken(), 0, method);
-        assertEquals(lapsed.verdict(), Verdict.HOLD, method);
+        assertEquals(lapsed.verdict(), Optional.of(Verdict.HOLD), method);
     }
 
     private static Survey.Tally tally(Stories story, String method) {

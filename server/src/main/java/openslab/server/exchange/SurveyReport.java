@@ -75,7 +75,7 @@ final class SurveyReport {
                         t.title(),
                         String.valueOf(t.taken()),
                         t.required() ? String.valueOf((int) t.needed().value()) : "if wanted",
-                        word(t.verdict())));
+                        t.verdict().map(SurveyReport::word).orElse(UNJUDGED)));
         page.endTable();
     }
 
@@ -89,7 +89,7 @@ final class SurveyReport {
             page.row(
                     a.area().name(),
                     a.area().defect().label(),
-                    a.area().defect().proofWords(),
+                    a.until(),
                     a.gone().map(r -> "gone, " + page.at(r.at())).orElse("yes"));
         }
         page.endTable();
@@ -158,7 +158,9 @@ final class SurveyReport {
                     e.title(),
                     e.reading().place(),
                     e.found(),
-                    e.superseded() ? "read again since" : word(e.verdict()),
+                    e.superseded()
+                            ? "read again since"
+                            : e.verdict().map(SurveyReport::word).orElse(UNJUDGED),
                     page.at(e.reading().at()),
                     e.reading().by(),
                     e.reading().instrument().map(SurveyReport::papers).orElse(""));
@@ -181,6 +183,9 @@ final class SurveyReport {
             });
         }
     }
+
+    /** Of a figure that no sheet sets a limit for. */
+    private static final String UNJUDGED = "no limit asked";
 
     private static String word(Verdict verdict) {
         return verdict.name().toLowerCase(Locale.ROOT);

@@ -72,10 +72,10 @@ class ReferenceController {
         }
     }
 
-    /** What can be drawn on a floor, with what gets rid of it. */
-    record DefectView(String id, String label, String consequence, String removal, String proof) {
+    /** What can be drawn on a floor; what gets rid of it depends on the floor, and stands in its finding. */
+    record DefectView(String id, String label, String consequence) {
         static DefectView of(Defect d) {
-            return new DefectView(d.name(), d.label(), d.consequence(), d.removal(), d.proofWords());
+            return new DefectView(d.name(), d.label(), d.consequence());
         }
     }
 

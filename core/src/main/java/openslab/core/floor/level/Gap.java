@@ -1,9 +1,9 @@
 package openslab.core.floor.level;
 
 import openslab.core.floor.Outline.Corner;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Require;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -21,13 +21,9 @@ public record Gap(String id, Corner at, double edgeM, double gapM) {
     private static final double FOOT_M = 0.3048;
     private static final double INCH_M = 0.0254;
     private static final double LONG_M = 10 * FOOT_M;
-    private static final double LONG_GAP_M = 3 * INCH_M / 16;
     private static final double SHORT_M = FOOT_M;
-    private static final double SHORT_GAP_M = INCH_M / 32;
     /** An edge of 3 m and one of 300 mm are meant as 10 ft and 12 in. */
     private static final double NEARLY = 0.97;
-
-    private static final double HAIR = 1 + 1e-9;
 
     public Gap {
         Require.positive(edgeM, "straightedge");
@@ -43,25 +39,34 @@ public record Gap(String id, Corner at, double edgeM, double gapM) {
      */
     public record GapCheck(String id, Figure gap, boolean fits, String word) {}
 
+    /** The widest gap that fits: in inches as the standard has it, on a metric job the millimetres it prints beside them. */
+    public static Bound most(boolean isShort, UnitSystem system) {
+        return system == UnitSystem.US
+                ? Bound.atMost(isShort ? INCH_M / 32 : 3 * INCH_M / 16, Unit.INCH)
+                        .with(3)
+                : Bound.atMost(isShort ? 0.0008 : 0.0048, Unit.MILLIMETRE).with(1);
+    }
+
     public GapCheck judge(UnitSystem system) {
-        Unit small = system == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
+        Unit small = Unit.small(system);
         var w = new Worksheet(system);
         boolean isShort = edgeM < LONG_M * NEARLY && edgeM <= SHORT_M / NEARLY;
-        double most = isShort ? SHORT_GAP_M : LONG_GAP_M;
+        Bound most = most(isShort, system);
         double gap = w.given("g", "widest gap that was seen", small.fromBase(gapM), small);
         w.given("e", "straightedge", small.fromBase(edgeM), small);
-        w.given("m", "at most, under " + (isShort ? "12 in" : "10 ft"), small.fromBase(most), small);
+        w.given("m", "at most, under " + (isShort ? "12 in" : "10 ft"), small.fromBase(most.limit()), small);
         Figure figure = w.figure("widest gap", "G", "g", gap, small, F710);
         if (edgeM < SHORT_M * NEARLY) {
             return new GapCheck(id, figure, true, "too short a straightedge: 12 in or 10 ft are judged");
         }
-        boolean fits = gapM <= most * HAIR;
-        String limit = Show.in(small, most) + " under " + (isShort ? "12 in" : "10 ft");
+        boolean fits = most.holds(gapM);
+        String seen = most.text(gapM);
+        String limit = most.text() + " under " + (isShort ? "12 in" : "10 ft");
         String word = !fits
-                ? "more than " + limit + ": fill or grind before resilient"
+                ? seen + ", more than " + limit + ": fill or grind before resilient"
                 : isShort || edgeM >= LONG_M * NEARLY
-                        ? "within " + limit
-                        : "within " + limit + " so far; a 10 ft edge may show more";
+                        ? seen + ", within " + limit
+                        : seen + ", within " + limit + " so far; a 10 ft edge may show more";
         return new GapCheck(id, figure, fits, word);
     }
 }

@@ -18,10 +18,12 @@ record Fills(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
 
     List<Figure> all() {
         var all = new ArrayList<Figure>();
-        all.addAll(new CoveRun(room, walls, system).figures());
+        all.addAll(new CoveRun(room, walls, CoveRun.Reach.whole(room), system).figures());
         filled(
                         "joints to fill",
                         room.joints().stream()
+                                // an expansion joint is never filled: it is kept open through every coat
+                                .filter(j -> j.kind() != Room.Joint.Kind.EXPANSION)
                                 .map(j -> new Groove(j.id(), j.lengthM(), j.widthM(), j.depthM()))
                                 .toList())
                 .ifPresent(all::add);

@@ -12,9 +12,11 @@ import openslab.core.floor.level.Lip;
 import openslab.core.floor.walk.Residual;
 import openslab.core.floor.walk.Run;
 import openslab.core.floor.walk.Walk;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.TapeText;
+import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.LineString;
@@ -150,7 +152,7 @@ public record RoomPlan(
         return List.copyOf(walls);
     }
 
-    private static List<Corner> drains(Room room) {
+    static List<Corner> drains(Room room) {
         return room.openings().stream()
                 .filter(o -> o.kind() == Room.Opening.Kind.DRAIN)
                 .map(o -> Shapes2D.inside(Shapes2D.polygon(o.ring().corners())))
@@ -203,7 +205,7 @@ public record RoomPlan(
         if (closed.holds()) {
             return Optional.empty();
         }
-        String off = Show.in(system, Dimension.LENGTH, closed.closure().lengthM());
+        Bound most = Bound.atMost(closed.closure().toleranceM(), Unit.of(Dimension.LENGTH, system));
         List<String> where =
                 closed.suspects().stream().map(Walk.Suspect::id).distinct().toList();
         if (closed.method() == Walk.Method.ADJUSTED) {
@@ -220,8 +222,8 @@ public record RoomPlan(
         return Optional.of(new Doubt(
                 "closure",
                 "The walls do not close",
-                off + " short of the first corner",
-                "at most " + Show.in(system, Dimension.LENGTH, closed.closure().toleranceM()),
+                most.text(closed.closure().lengthM()) + " short of the first corner",
+                most.words(),
                 "What does not close was misread somewhere, and its area is a guess.",
                 remedy(room, closed.suspects(), system),
                 where));

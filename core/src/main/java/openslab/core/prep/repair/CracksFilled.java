@@ -3,6 +3,7 @@ package openslab.core.prep.repair;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.floor.joint.Cracks;
 import openslab.core.floor.plan.Flaws;
 import openslab.core.prep.Gate;
 import openslab.core.prep.Step;
@@ -14,9 +15,8 @@ import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
 
-/** Cracks chased open, taped, filled, sand broadcast into the wet filler. Up to 1/4 in flexible, above it structural. */
+/** Cracks chased open, taped, filled, sand broadcast into the wet filler. What the width asks for is {@link Cracks}'s. */
 final class CracksFilled implements RepairRule {
-    private static final double THRESHOLD_M = Unit.INCH.toBase(0.25);
     private static final double CHASE_WIDE_M = Unit.INCH.toBase(0.25);
     private static final double CHASE_DEEP_M = Unit.INCH.toBase(0.5);
     /** Sand lies a hand's breadth over the crack, m. */
@@ -39,18 +39,20 @@ final class CracksFilled implements RepairRule {
         int lifts = damage.patch().lifts(deepest);
         var figures = new ArrayList<Figure>();
         figures.add(length(all, length, system));
-        filler("flexible filler", all.stream().filter(c -> !isWide(c)).toList(), system)
+        filler(
+                        "flexible filler",
+                        all.stream().filter(c -> !Cracks.isWide(c.widthM())).toList(),
+                        system)
                 .ifPresent(figures::add);
-        filler("structural filler", all.stream().filter(CracksFilled::isWide).toList(), system)
+        filler(
+                        "structural filler",
+                        all.stream().filter(c -> Cracks.isWide(c.widthM())).toList(),
+                        system)
                 .ifPresent(figures::add);
         figures.add(Lifts.figure("lifts in the deepest crack", deepest, damage.patch(), system));
         figures.add(sand(length, system));
         return Optional.of(new Repair(
                 "cracks", "Chase and fill cracks", steps(length, lifts, damage.patch()), figures, "", PRACTICE));
-    }
-
-    private static boolean isWide(Flaws.Crack c) {
-        return c.widthM() > THRESHOLD_M * (1 + 1e-9);
     }
 
     private static double wide(Flaws.Crack c) {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.Substrate;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
@@ -27,9 +28,10 @@ public final class Areas {
     private static final Source D4580 = Source.published("ASTM D4580, from memory: share of the area");
 
     /**
+     * @param until what its test has to show
      * @param gone the reading that proved it gone
      */
-    public record Judged(DefectArea area, Optional<Reading> gone) {}
+    public record Judged(DefectArea area, String until, Optional<Reading> gone) {}
 
     /**
      * How much of a zone has one defect, overlaps counted once.
@@ -41,12 +43,16 @@ public final class Areas {
     private Areas() {}
 
     /** Whether each was proved gone: by its own test, inside it, read after it was drawn. */
-    public static List<Judged> judge(List<DefectArea> areas, Survey survey, List<Placement.Marked> places) {
-        return areas.stream().map(a -> new Judged(a, proof(a, survey, places))).toList();
+    public static List<Judged> judge(
+            List<DefectArea> areas, Survey survey, List<Placement.Marked> places, Substrate substrate) {
+        return areas.stream()
+                .map(a -> new Judged(a, a.defect().proofWords(substrate), proof(a, survey, places, substrate)))
+                .toList();
     }
 
-    private static Optional<Reading> proof(DefectArea area, Survey survey, List<Placement.Marked> places) {
-        String method = area.defect().proof();
+    private static Optional<Reading> proof(
+            DefectArea area, Survey survey, List<Placement.Marked> places, Substrate substrate) {
+        String method = area.defect().proof(substrate);
         if (method.isEmpty()) {
             return Optional.empty();
         }
@@ -58,7 +64,8 @@ public final class Areas {
                 .toList();
         // the newest at each place inside it has to show it gone
         List<Reading> newest = new Survey(later).current(method);
-        boolean gone = !newest.isEmpty() && newest.stream().allMatch(area.defect()::gone);
+        boolean gone =
+                !newest.isEmpty() && newest.stream().allMatch(r -> area.defect().gone(r, substrate));
         return gone ? Optional.of(newest.get(newest.size() - 1)) : Optional.empty();
     }
 
@@ -77,17 +84,17 @@ public final class Areas {
         Figure share = share(defect, area.areaM2(), site.areaM2(), site.units());
         var finding = Finding.of("area-" + defect.name().toLowerCase(java.util.Locale.ROOT), area.name())
                 .measured(Show.in(site.units(), Dimension.AREA, area.areaM2()) + ", " + share.text() + " of the zone")
-                .needed(defect.proofWords(), defect.source())
+                .needed(defect.proofWords(site.substrate()), defect.source())
                 .working(share);
         if (judged.gone().isPresent()) {
             return finding.go(
                     what + " at " + area.name() + " proved gone",
-                    TestMethods.of(defect.proof()).about().title() + " at "
+                    TestMethods.of(defect.proof(site.substrate())).about().title() + " at "
                             + judged.gone().get().place() + " showed it.");
         }
-        String then = defect.proof().isEmpty() ? "" : ", until " + defect.proofWords();
-        return finding.close(
-                defect.verdict(), what + " at " + area.name(), defect.consequence(), defect.removal() + then + ".");
+        String then = defect.proof(site.substrate()).isEmpty() ? "" : ", until " + defect.proofWords(site.substrate());
+        String removal = defect.removal(site.substrate(), site.showsStamp());
+        return finding.close(defect.verdict(), what + " at " + area.name(), defect.consequence(), removal + then + ".");
     }
 
     /** Every defect still standing, by how much of the zone has it. */

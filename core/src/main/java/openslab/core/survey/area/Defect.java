@@ -1,6 +1,8 @@
 package openslab.core.survey.area;
 
 import java.util.function.Predicate;
+import openslab.core.floor.Substrate;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Verdict;
@@ -15,7 +17,7 @@ public enum Defect {
             "oil",
             Verdict.STOP,
             "Nothing bonds to oil: the film fish-eyes, then sheets away.",
-            "Degrease and scrub, rinse with fresh water, and again until water soaks in",
+            "Degrease and scrub, rinse with fresh water, and again",
             Proof.SOAKS),
     SILICONE(
             "Silicone",
@@ -29,21 +31,21 @@ public enum Defect {
             "sealer",
             Verdict.HOLD,
             "A bonded system holds only as well as what it stands on; acid cannot cut through it either.",
-            "Grind it off",
+            "",
             Proof.SOAKS),
     POLISH(
             "Wax or shine polish",
             "sealer",
             Verdict.HOLD,
             "Polish browns, peels and flakes in layers, and takes any coat over it along.",
-            "Strip it: 16 fl oz of stripper to the gallon, let it dwell, scrub, recover the slurry, rinse twice",
+            "",
             Proof.NOTHING_LIFTS),
     CURING_COMPOUND(
             "Curing compound",
             "sealer",
             Verdict.HOLD,
             "Made to keep water in, it keeps primer and stain out as well.",
-            "Grind it off",
+            "",
             Proof.SOAKS),
     RELEASE_POWDER(
             "Release powder",
@@ -57,14 +59,14 @@ public enum Defect {
             "coating",
             Verdict.HOLD,
             "Any film under a bonded system lets go before the system does.",
-            "Once a laboratory has cleared it, grind it off past the film until the aggregate shows",
+            "",
             Proof.SOAKS),
     ADHESIVE(
             "Adhesive",
             "coating",
             Verdict.HOLD,
             "Adhesive stays soft under a film, and bleeds through it.",
-            "Once a laboratory has cleared it, remove it mechanically",
+            "",
             Proof.SOAKS),
     EFFLORESCENCE(
             "Efflorescence",
@@ -85,7 +87,7 @@ public enum Defect {
             "sealer",
             Verdict.HOLD,
             "The maker's film is there so that nothing sticks to it.",
-            "Scrub with neutral cleaner and dull it with a maroon pad, edges by hand",
+            "",
             Proof.SOAKS),
     ANTIQUE(
             "Antique or accent wash",
@@ -113,14 +115,14 @@ public enum Defect {
             "dusting",
             Verdict.HOLD,
             "The film would hold on to dust, and peel with it.",
-            "Grind to sound concrete and vacuum",
+            "",
             Proof.CLEAR_TAPE),
     HOLLOW(
             "Hollow or delaminated",
             "hollow",
             Verdict.HOLD,
             "A drummy layer lets go later and takes the floor with it; water under it comes up first.",
-            "Saw round it, break it out, repair it with patch",
+            "",
             Proof.SOUND),
     DAMP(
             "Damp patch",
@@ -134,6 +136,9 @@ public enum Defect {
     enum Proof {
         SOAKS("water-drop", "a drop of water inside it soaks in", r -> r.choice("drop")
                 .equals("soaks")),
+        /** Where water soaks into nothing, clean or not. */
+        CLOTH_CLEAN("solvent-rub", "a solvent rub inside it leaves the rag clean", r -> r.choice("sign")
+                .equals("nothing")),
         NOTHING_LIFTS("foot-rub", "nothing lifts under a sole inside it", r -> r.choice("sign")
                 .equals("clean")),
         CLEAR_TAPE("tape", "a tape pressed on inside it stays clear", r -> r.choice("sign")
@@ -194,23 +199,43 @@ public enum Defect {
         return consequence;
     }
 
-    public String removal() {
-        return removal;
+    /**
+     * How it is got rid of on a floor of {@code substrate}, the beginning of a sentence.
+     *
+     * @param showsStamp whether the floor is stamped, and what goes on it shows the stamp
+     */
+    public String removal(Substrate substrate, boolean showsStamp) {
+        Removal how = Removal.of(this, substrate, showsStamp);
+        String words = how == Removal.OWN ? removal : how.words();
+        return this == PAINT || this == ADHESIVE ? "Once a laboratory has cleared it: " + Show.lower(words) : words;
     }
 
-    /** The test method that proves it gone; empty where none does. */
-    public String proof() {
-        return proof.method;
+    /** The test method that proves it gone from such a floor; empty where none does. */
+    public String proof(Substrate substrate) {
+        return proofOn(substrate).method;
     }
 
     /** What that test has to show. */
-    public String proofWords() {
-        return proof.words;
+    public String proofWords(Substrate substrate) {
+        return proofOn(substrate).words;
+    }
+
+    /** What that test has to show on a floor on which nobody drew where it lies. */
+    public String proofAnywhere(Substrate substrate) {
+        return proofWords(substrate).replace(" inside it", "");
     }
 
     /** Whether a reading by its proof's method shows it gone. */
-    boolean gone(Reading r) {
-        return proof.shows.test(r);
+    boolean gone(Reading r, Substrate substrate) {
+        return proofOn(substrate).shows.test(r);
+    }
+
+    /** A drop soaks into concrete; glaze, vinyl and steel turn every drop away. */
+    private Proof proofOn(Substrate substrate) {
+        if (proof != Proof.SOAKS || substrate.family() == Substrate.Family.CEMENT) {
+            return proof;
+        }
+        return substrate.family() == Substrate.Family.RESILIENT ? Proof.NOTHING_LIFTS : Proof.CLOTH_CLEAN;
     }
 
     public Source source() {

@@ -3,6 +3,7 @@ package openslab.core.survey.method;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
@@ -26,8 +27,8 @@ public final class CalciumChloride implements TestMethod {
     static final String ID = "calcium-chloride";
 
     static final Source F1869 = Source.published("ASTM F1869, from memory");
-    private static final double MIN_HOURS = 60;
-    private static final double MAX_HOURS = 72;
+    private static final Bound LONG_ENOUGH = Bound.atLeast(Unit.HOUR.toBase(60), Unit.HOUR);
+    private static final Bound NO_LONGER = Bound.atMost(Unit.HOUR.toBase(72), Unit.HOUR);
     /** Closer than this to the limit one more dish is worth its price. */
     static final double CLOSE = 0.9;
 
@@ -88,8 +89,8 @@ public final class CalciumChloride implements TestMethod {
     @Override
     public Optional<Standing> standing() {
         return Optional.of(new Standing(
-                Duration.ofMinutes(Math.round(MIN_HOURS * 60)),
-                Optional.of(Duration.ofMinutes(Math.round(MAX_HOURS * 60))),
+                Duration.ofMinutes(Math.round(LONG_ENOUGH.limit())),
+                Optional.of(Duration.ofMinutes(Math.round(NO_LONGER.limit()))),
                 "dish stands",
                 "weigh the dish",
                 "hours"));
@@ -120,23 +121,27 @@ public final class CalciumChloride implements TestMethod {
 
     @Override
     public boolean valid(Reading r, Site site) {
-        double hours = Unit.HOUR.fromBase(r.number("hours"));
-        return hours >= MIN_HOURS && hours <= MAX_HOURS;
+        return LONG_ENOUGH.holds(r.number("hours")) && NO_LONGER.holds(r.number("hours"));
     }
 
     @Override
     public String found(Reading r, Site site) {
-        return Show.number(emission(r, site).value(), 2) + " lb";
+        double lb = emission(r, site).value();
+        return Show.number(lb, Math.max(2, limit(site).decimalsFor(lb))) + " lb";
+    }
+
+    private static Bound limit(Site site) {
+        return Bound.atMost(site.limits().mverMaxLb(), Unit.MVER).with(1);
     }
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
         Figure emission = emission(r, site);
-        double limit = site.limits().mverMaxLb();
+        Bound limit = limit(site);
         String at = " at " + r.place();
         var finding = Finding.of(ABOUT.id(), r).working(emission);
         if (!valid(r, site)) {
-            String hours = Show.in(Unit.HOUR, r.number("hours"));
+            String hours = Bound.text(r.number("hours"), LONG_ENOUGH, NO_LONGER);
             return List.of(finding.measured(hours + " exposed")
                     .needed("60 to 72 h", F1869)
                     .hold(
@@ -144,22 +149,18 @@ public final class CalciumChloride implements TestMethod {
                             "A dish left too short or too long gives a rate that compares with no limit.",
                             "Set a fresh dish and weigh it after 60 to 72 h."));
         }
-        if (!Double.isFinite(limit)) {
-            return List.of(finding.measured(found(r, site))
-                    .needed("no limit", site.limits().source())
-                    .go("vapour emission" + at, "This build-up lets vapour through; its sheet sets no limit."));
+        if (!Double.isFinite(limit.limit())) {
+            return List.of();
         }
         finding.measured(found(r, site))
-                .needed(
-                        "at most " + Show.number(limit, 1) + " lb",
-                        site.limits().source());
-        if (emission.value() > limit) {
+                .needed("at most " + limit.number() + " lb", site.limits().source());
+        if (!limit.holds(emission.value())) {
             return List.of(finding.stop(
                     "vapour emission" + at + " over the limit",
                     "More vapour leaves this slab than the film lets through: it will be pushed off.",
                     "Let it dry and test again, or choose a moisture-tolerant build-up."));
         }
-        if (emission.value() > CLOSE * limit) {
+        if (emission.value() > CLOSE * limit.limit()) {
             return List.of(finding.watch(
                     "vapour emission" + at + " close to the limit",
                     "Within a tenth of the limit, one dish cannot tell pass from fail.",

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.air.DewPoint;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
@@ -95,18 +96,19 @@ public final class Climate implements TestMethod {
     private static Finding slab(Reading r, Site site) {
         Limits limits = site.limits();
         double slab = r.number("slab");
+        Unit unit = Unit.of(Dimension.TEMPERATURE, site.units());
+        Bound warm = Bound.atLeast(limits.slabMinC(), unit);
+        Bound cool = Bound.atMost(limits.slabMaxC(), unit);
         var finding = Finding.of("slab-temperature", r)
-                .measured("slab " + temperature(site, slab))
-                .needed(
-                        temperature(site, limits.slabMinC()) + " to " + temperature(site, limits.slabMaxC()),
-                        limits.source());
-        if (slab < limits.slabMinC()) {
+                .measured("slab " + Bound.text(slab, warm, cool))
+                .needed(warm.text() + " to " + cool.text(), limits.source());
+        if (!warm.holds(slab)) {
             return finding.hold(
                     "slab too cold",
                     "Below the sheet's range the film cures late, soft or not at all.",
                     "Warm the slab, not only the air, and read it again.");
         }
-        if (slab > limits.slabMaxC()) {
+        if (!cool.holds(slab)) {
             return finding.hold(
                     "slab too hot",
                     "Pot life and wet edge are gone before the bay is rolled, and a warming slab blows bubbles.",
@@ -116,11 +118,11 @@ public final class Climate implements TestMethod {
     }
 
     private static Finding humidity(Reading r, Site site) {
-        double limit = site.limits().airRhMaxPct();
+        Bound limit = Bound.below(site.limits().airRhMaxPct(), Unit.PERCENT);
         var finding = Finding.of("air-humidity", r)
-                .measured(Show.in(Unit.PERCENT, r.number("rh")))
-                .needed("at most " + Show.in(Unit.PERCENT, limit), site.limits().source());
-        if (r.number("rh") > limit) {
+                .measured(limit.text(r.number("rh")))
+                .needed(limit.words(), site.limits().source());
+        if (!limit.holds(r.number("rh"))) {
             return finding.hold(
                     "air too humid",
                     "Amine hardeners blush and water films do not dry in damp air.",
@@ -131,12 +133,13 @@ public final class Climate implements TestMethod {
 
     private static Finding dewMargin(Reading r, Site site) {
         Figure margin = DewPoint.margin(r.number("air"), r.number("rh"), r.number("slab"), site.units());
-        double needed = site.limits().dewMarginK();
+        Bound needed =
+                Bound.atLeast(site.limits().dewMarginK(), Unit.of(Dimension.TEMPERATURE_DIFFERENCE, site.units()));
         var finding = Finding.of("dew-point-margin", r)
-                .measured(margin.text() + " above dew point")
-                .needed(Show.in(site.units(), Dimension.TEMPERATURE_DIFFERENCE, needed) + " or more", margin.source())
+                .measured(needed.text(margin.value()) + " above dew point")
+                .needed(needed.words(), site.limits().source())
                 .working(margin);
-        if (margin.value() < needed) {
+        if (!needed.holds(margin.value())) {
             return finding.hold(
                     "slab too near the dew point",
                     "Water condenses on the slab or on the wet film: blush, haze and peeling follow.",

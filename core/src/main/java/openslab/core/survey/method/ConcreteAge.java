@@ -3,6 +3,7 @@ package openslab.core.survey.method;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -49,7 +50,12 @@ public final class ConcreteAge implements TestMethod {
     @Override
     public String found(Reading r, Site site) {
         double days = ageDays(r, site.now());
-        return days < 730 ? Show.number(days, 0) + " d" : Show.number(days / 365.25, 0) + " years";
+        return days < 730 ? wanted(site).text(Unit.DAY.toBase(days)) : Show.number(days / 365.25, 0) + " years";
+    }
+
+    private static Bound wanted(Site site) {
+        return Bound.atLeast(Unit.DAY.toBase(site.limits().minAgeDays()), Unit.DAY)
+                .with(0);
     }
 
     private static double ageDays(Reading r, Instant now) {
@@ -59,13 +65,13 @@ public final class ConcreteAge implements TestMethod {
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
-        double wanted = site.limits().minAgeDays();
-        double age = ageDays(r, site.now());
+        Bound wanted = wanted(site);
+        double age = Unit.DAY.toBase(ageDays(r, site.now()));
         var finding = Finding.of(ABOUT.id(), r)
                 .measured(found(r, site))
-                .needed(Show.number(wanted, 0) + " d or more", site.limits().source());
-        if (age < wanted) {
-            return List.of(finding.readyAt(site.now().plus(Duration.ofMinutes((long) Math.ceil((wanted - age) * 1440))))
+                .needed(wanted.words(), site.limits().source());
+        if (!wanted.holds(age)) {
+            return List.of(finding.readyAt(site.now().plus(Duration.ofMinutes((long) Math.ceil(wanted.limit() - age))))
                     .hold(
                             "concrete too young",
                             "Film-formers wait and test: young concrete still gives off water and alkali. Breathable sealers may go sooner.",

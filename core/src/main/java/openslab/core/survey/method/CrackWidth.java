@@ -1,9 +1,8 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import openslab.core.floor.joint.Cracks;
 import openslab.core.quantity.Field;
-import openslab.core.quantity.Show;
-import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
@@ -15,15 +14,13 @@ import openslab.core.survey.TestMethod;
 
 /** How wide a crack is, and whether it moves. */
 public final class CrackWidth implements TestMethod {
-    private static final Source PRACTICE = Source.commonPractice("1/4 in parts filler from patch");
-    private static final double WIDE_M = Unit.INCH.toBase(0.25);
 
     private static final About ABOUT = new About(
             "crack",
             "Crack width",
             TestGroup.SOUND,
             "Lay the comparator over the crack at its widest. Bridge it with plaster or a gauge for some days to see whether it moves.",
-            PRACTICE);
+            Cracks.PRACTICE);
 
     @Override
     public About about() {
@@ -49,20 +46,20 @@ public final class CrackWidth implements TestMethod {
 
     @Override
     public String found(Reading r, Site site) {
-        Unit small = Unit.small(site.units());
-        return Show.in(small, r.number("width"), small == Unit.INCH ? 3 : 1) + (r.yes("moves") ? ", moving" : "");
+        return Cracks.text(r.number("width"), Unit.small(site.units())) + (r.yes("moves") ? ", moving" : "");
     }
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
-        var finding = Finding.of(ABOUT.id(), r).measured(found(r, site)).needed("a crack that stays still", PRACTICE);
+        var finding =
+                Finding.of(ABOUT.id(), r).measured(found(r, site)).needed("a crack that stays still", Cracks.PRACTICE);
         if (r.yes("moves")) {
             return List.of(finding.hold(
                     "moving crack at " + r.place(),
                     "No film bridges a crack that moves: it will come through, whatever fills it.",
-                    "Treat it as a joint, keep it open, and leave it out of the guarantee in writing."));
+                    Cracks.MOVING));
         }
-        if (r.number("width") >= WIDE_M) {
+        if (Cracks.isWide(r.number("width"))) {
             return List.of(finding.watch(
                     "wide crack at " + r.place(),
                     "A quarter inch or wider takes a structural patch; a filler would sink in it.",

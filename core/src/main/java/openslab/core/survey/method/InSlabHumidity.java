@@ -3,6 +3,7 @@ package openslab.core.survey.method;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
@@ -27,7 +28,8 @@ public final class InSlabHumidity implements TestMethod {
     public static final String ID = "in-slab-rh";
 
     static final Source F2170 = Source.published("ASTM F2170-18, from memory");
-    private static final double WAIT_HOURS = 24;
+    private static final Bound WAITED =
+            Bound.atLeast(Unit.HOUR.toBase(24), Unit.HOUR).with(0);
     /** OURS: how far off the named depth a hole may be and still count; a site tape reads to 3 mm. */
     private static final double DEPTH_SHARE = 0.1;
 
@@ -86,7 +88,7 @@ public final class InSlabHumidity implements TestMethod {
     @Override
     public Optional<Standing> standing() {
         return Optional.of(new Standing(
-                Duration.ofMinutes(Math.round(WAIT_HOURS * 60)),
+                Duration.ofMinutes(Math.round(WAITED.limit())),
                 Optional.empty(),
                 "hole settles",
                 "read the probe",
@@ -121,11 +123,15 @@ public final class InSlabHumidity implements TestMethod {
 
     private static boolean deepEnough(Reading r, Site site) {
         double need = depth(r, site).base();
-        return Math.abs(r.number("depth") - need) <= Math.max(DEPTH_LEAST_M, DEPTH_SHARE * need) + 1e-9;
+        return Math.abs(r.number("depth") - need) <= depthSlackM(need) + 1e-9;
+    }
+
+    private static double depthSlackM(double needM) {
+        return Math.max(DEPTH_LEAST_M, DEPTH_SHARE * needM);
     }
 
     private static boolean settled(Reading r) {
-        return Unit.HOUR.fromBase(r.number("wait")) >= WAIT_HOURS;
+        return WAITED.holds(r.number("wait"));
     }
 
     @Override
@@ -135,7 +141,14 @@ public final class InSlabHumidity implements TestMethod {
 
     @Override
     public String found(Reading r, Site site) {
-        return Show.in(Unit.PERCENT, r.number("rh"));
+        double rh = reported(r);
+        String whole = Show.in(Unit.PERCENT, rh);
+        return rh == r.number("rh") ? whole : whole + " (read " + Show.in(Unit.PERCENT, r.number("rh"), 1) + ")";
+    }
+
+    /** The standard reports to the nearest 1 % (from memory), and that is what is judged. */
+    private static double reported(Reading r) {
+        return Math.floor(r.number("rh") + 0.5);
     }
 
     @Override
@@ -146,7 +159,10 @@ public final class InSlabHumidity implements TestMethod {
             Figure need = depth(r, site);
             Unit small = Unit.small(site.units());
             return List.of(finding.measured(Show.in(small, r.number("depth")) + " deep")
-                    .needed(need.text(), F2170)
+                    .needed(
+                            need.text() + ", give or take "
+                                    + Show.in(small, depthSlackM(need.base()), small == Unit.INCH ? 2 : 1),
+                            F2170)
                     .working(need)
                     .hold(
                             "probe" + at + " at the wrong depth",
@@ -154,33 +170,30 @@ public final class InSlabHumidity implements TestMethod {
                             "Drill a fresh hole " + need.text() + " deep."));
         }
         if (!settled(r)) {
-            double hours = Unit.HOUR.fromBase(r.number("wait"));
-            return List.of(finding.measured("read " + Show.number(hours, 0) + " h after drilling")
-                    .needed("24 h or more", F2170)
-                    .readyAt(r.at().plus(Duration.ofMinutes(Math.round((WAIT_HOURS - hours) * 60))))
+            double minutes = r.number("wait");
+            return List.of(finding.measured("read " + WAITED.text(minutes) + " after drilling")
+                    .needed(WAITED.words(), F2170)
+                    .readyAt(r.at().plus(Duration.ofMinutes((long) Math.ceil(WAITED.limit() - minutes))))
                     .hold(
                             "probe" + at + " read too early",
                             "Drilling heats and dries the hole; until it settles the reading is the hole's, not the slab's.",
                             "Leave it sealed and read it again."));
         }
-        double limit = site.limits().slabRhMaxPct();
-        double rh = r.number("rh");
-        if (!Double.isFinite(limit)) {
-            return List.of(finding.measured(found(r, site))
-                    .needed("no limit", site.limits().source())
-                    .working(depth(r, site))
-                    .go("in-slab humidity" + at, "This build-up lets vapour through; its sheet sets no limit."));
+        Bound limit = Bound.atMost(site.limits().slabRhMaxPct(), Unit.PERCENT);
+        double rh = reported(r);
+        if (!Double.isFinite(limit.limit())) {
+            return List.of();
         }
         finding.measured(found(r, site))
-                .needed("at most " + Show.in(Unit.PERCENT, limit), site.limits().source())
+                .needed(limit.words(), site.limits().source())
                 .working(depth(r, site));
-        if (rh > limit) {
+        if (!limit.holds(rh)) {
             return List.of(finding.stop(
                     "in-slab humidity" + at + " over the limit",
                     "Once covered, the moisture held below rises to the film and pushes it off.",
                     "Let it dry and read again, or choose a moisture-tolerant build-up."));
         }
-        if (rh > limit - CLOSE_PCT) {
+        if (rh > limit.limit() - CLOSE_PCT) {
             return List.of(finding.watch(
                     "in-slab humidity" + at + " close to the limit",
                     "A probe repeats to about 2 %: this cannot tell pass from fail.",

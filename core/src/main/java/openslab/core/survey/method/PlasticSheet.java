@@ -4,8 +4,8 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
@@ -21,7 +21,7 @@ import openslab.core.survey.Verdict;
 /** A taped plastic sheet: yes or no, never how much, and never a pass on its own. */
 public final class PlasticSheet implements TestMethod {
     private static final Source D4263 = Source.published("ASTM D4263, from memory");
-    private static final double MIN_HOURS = 16;
+    private static final Bound TAPED = Bound.atLeast(Unit.HOUR.toBase(16), Unit.HOUR);
     private static final TestCount COUNT = new TestCount(1, 500, 1, 500, D4263);
 
     private static final About ABOUT = new About(
@@ -56,7 +56,7 @@ public final class PlasticSheet implements TestMethod {
     @Override
     public Optional<Standing> standing() {
         return Optional.of(new Standing(
-                Duration.ofMinutes(Math.round(MIN_HOURS * 60)),
+                Duration.ofMinutes(Math.round(TAPED.limit())),
                 Optional.empty(),
                 "sheet taped",
                 "lift the sheet",
@@ -70,7 +70,7 @@ public final class PlasticSheet implements TestMethod {
 
     @Override
     public boolean valid(Reading r, Site site) {
-        return Unit.HOUR.fromBase(r.number("hours")) >= MIN_HOURS;
+        return TAPED.holds(r.number("hours"));
     }
 
     @Override
@@ -80,10 +80,10 @@ public final class PlasticSheet implements TestMethod {
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
-        double hours = Unit.HOUR.fromBase(r.number("hours"));
+        double minutes = r.number("hours");
         String at = " at " + r.place();
         var finding = Finding.of(ABOUT.id(), r)
-                .measured(r.choice("under") + " after " + Show.number(hours, 1) + " h")
+                .measured(r.choice("under") + " after " + TAPED.text(minutes))
                 .needed("dry after 16 h", D4263);
         if (r.choice("under").equals("damp") && !site.limits().moisture()) {
             return List.of(finding.watch(
@@ -98,7 +98,7 @@ public final class PlasticSheet implements TestMethod {
                     "Find the source, and measure with dishes or probes at this place."));
         }
         if (!valid(r, site)) {
-            return List.of(finding.readyAt(r.at().plus(Duration.ofMinutes(Math.round((MIN_HOURS - hours) * 60))))
+            return List.of(finding.readyAt(r.at().plus(Duration.ofMinutes((long) Math.ceil(TAPED.limit() - minutes))))
                     .hold(
                             "sheet" + at + " lifted too early",
                             "A dry sheet means nothing before 16 h.",

@@ -1,8 +1,8 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
@@ -48,24 +48,32 @@ public final class ProfileComparison implements TestMethod {
 
     @Override
     public String found(Reading r, Site site) {
-        return "CSP " + Show.number(r.number("csp"), 0);
+        return "CSP " + Bound.text(r.number("csp"), least(site), most(site));
+    }
+
+    private static Bound least(Site site) {
+        return Bound.atLeast(site.limits().cspMin(), Unit.ONE).with(0);
+    }
+
+    private static Bound most(Site site) {
+        return Bound.atMost(site.limits().cspMax(), Unit.ONE).with(0);
     }
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
         double csp = r.number("csp");
-        int min = site.limits().cspMin();
-        int max = site.limits().cspMax();
         var finding = Finding.of(ID, r)
                 .measured(found(r, site))
-                .needed("CSP " + min + " to " + max, site.limits().source());
-        if (csp > max) {
+                .needed(
+                        "CSP " + least(site).text() + " to " + most(site).text(),
+                        site.limits().source());
+        if (!most(site).holds(csp)) {
             return List.of(finding.watch(
                     "profile rougher than the film wants",
                     "Peaks stand through a film that cannot bury them, and it drinks material.",
                     "Grind the peaks down or skim the floor first."));
         }
-        if (csp < min) {
+        if (!least(site).holds(csp)) {
             return List.of(finding.go(
                     "profile to be opened", "Too smooth as it is; preparation opens it, and its gate proves it."));
         }

@@ -2,10 +2,10 @@ package openslab.core.survey.method;
 
 import java.util.List;
 import java.util.Optional;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -68,25 +68,30 @@ public final class PullOff implements TestMethod {
     @Override
     public boolean valid(Reading r, Site site) {
         return !r.choice("gave").equals("glue")
-                || strength(r, site).base() >= Math.max(site.limits().asks().pullOffMinMpa(), 1e-9);
+                || asked(site).limit() > 0
+                        && asked(site).holds(strength(r, site).base());
     }
 
     @Override
     public String found(Reading r, Site site) {
-        return strength(r, site).text();
+        return asked(site).text(strength(r, site).base());
+    }
+
+    private static Bound asked(Site site) {
+        return Bound.atLeast(site.limits().asks().pullOffMinMpa(), Unit.of(Dimension.STRESS, site.units()));
     }
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
-        double need = site.limits().asks().pullOffMinMpa();
+        Bound need = asked(site);
         Figure strength = strength(r, site);
         String at = " at " + r.place();
-        String asked = need > 0
-                ? "at least " + Show.in(site.units(), Dimension.STRESS, need)
-                : "what a sheet asks; 200 psi is common";
+        boolean asked = need.limit() > 0;
         var finding = Finding.of(ABOUT.id(), r)
-                .measured(strength.text())
-                .needed(asked, need > 0 ? site.limits().source() : D7234)
+                .measured(found(r, site))
+                .needed(
+                        asked ? need.words() : "the floor to give, not the glue",
+                        asked ? site.limits().source() : D7234)
                 .working(strength);
         if (!valid(r, site)) {
             return List.of(finding.hold(
@@ -94,7 +99,10 @@ public final class PullOff implements TestMethod {
                     "The floor is stronger than this, by how much is not known.",
                     "Glue the disc again on a cleaned place and pull once more."));
         }
-        if (strength.base() < need) {
+        if (!asked) {
+            return List.of();
+        }
+        if (!need.holds(strength.base())) {
             return List.of(finding.hold(
                     r.choice("gave").equals("layer") ? "an old layer lets go" + at : "top too weak" + at,
                     "The film pulls on the floor as it cures and moves; a top weaker than the sheet asks comes off with it.",

@@ -4,6 +4,7 @@ import openslab.core.quantity.Source;
 import openslab.core.survey.Site;
 import openslab.core.survey.Survey;
 import openslab.core.survey.TestGroup;
+import openslab.core.survey.area.Defect;
 
 /** What a blade brings up: wax gums, old films flake, concrete gives white dust. */
 public final class Scrape extends SignTest {
@@ -25,19 +26,21 @@ public final class Scrape extends SignTest {
                         "Gums or curls like soap",
                         "wax or soft polish under the blade",
                         "Polish and wax build up for months, brown and peel; nothing bonds to them.",
-                        "Strip it, rinse twice, scrape again."),
+                        s -> Defect.POLISH.removal(s.substrate(), s.showsStamp()) + ", and scrape again."),
                 hold(
                         "flakes",
                         "Flakes or chips",
                         "a brittle film under the blade",
                         "It has let go in places already, and takes what stands on it along.",
-                        "Grind all of it off, not only what is loose. Have old paint tested first."),
+                        s -> "All of it, not only what is loose; have old paint tested first. Then "
+                                + off(Defect.PAINT, s) + "."),
                 hold(
                         "tight",
                         "A film that comes off in dust only",
                         "a sound film under the blade",
                         "It is tight, and still a film: a new coat holds no better than it does.",
-                        "Grind it off under a bonded system; scuff it where the same product is refreshed."));
+                        s -> "Under a bonded system " + off(Defect.PAINT, s)
+                                + "; scuff it where the same product is refreshed."));
     }
 
     /** Not before the film is known to hold no asbestos or lead. */

@@ -1,7 +1,9 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import java.util.function.Function;
 import openslab.core.quantity.Field;
+import openslab.core.quantity.Show;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
@@ -9,6 +11,8 @@ import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.Verdict;
+import openslab.core.survey.area.Defect;
+import openslab.core.survey.area.Removal;
 
 /** A test that is answered by what is seen: one of a few signs, each with its meaning. */
 abstract class SignTest implements TestMethod {
@@ -18,7 +22,14 @@ abstract class SignTest implements TestMethod {
      * @param label as it is picked: "Softens, colour on the rag"
      * @param brief what was found, before "at A"
      */
-    record Sign(String id, String label, Verdict verdict, String brief, String because, String remedy) {}
+    record Sign(
+            String id, String label, Verdict verdict, String brief, String because, Function<Site, String> remedy) {}
+
+    /** What takes {@code defect} off this floor, within a sentence. */
+    static String off(Defect defect, Site site) {
+        return Show.lower(
+                Removal.of(defect, site.substrate(), site.showsStamp()).words());
+    }
 
     private final About about;
     private final List<Sign> signs;
@@ -29,14 +40,19 @@ abstract class SignTest implements TestMethod {
     }
 
     static Sign go(String id, String label, String brief, String because) {
-        return new Sign(id, label, Verdict.GO, brief, because, "");
+        return new Sign(id, label, Verdict.GO, brief, because, s -> "");
     }
 
     static Sign watch(String id, String label, String brief, String because, String remedy) {
-        return new Sign(id, label, Verdict.WATCH, brief, because, remedy);
+        return new Sign(id, label, Verdict.WATCH, brief, because, s -> remedy);
     }
 
     static Sign hold(String id, String label, String brief, String because, String remedy) {
+        return hold(id, label, brief, because, s -> remedy);
+    }
+
+    /** @param remedy by what the floor is made of */
+    static Sign hold(String id, String label, String brief, String because, Function<Site, String> remedy) {
         return new Sign(id, label, Verdict.HOLD, brief, because, remedy);
     }
 
@@ -93,6 +109,6 @@ abstract class SignTest implements TestMethod {
         return List.of(Finding.of(about.id(), r)
                 .measured(sign.label)
                 .needed(good.label, about.source())
-                .close(sign.verdict, sign.brief + " at " + r.place(), sign.because, sign.remedy));
+                .close(sign.verdict, sign.brief + " at " + r.place(), sign.because, sign.remedy.apply(site)));
     }
 }

@@ -2,8 +2,8 @@ package openslab.core.survey.method;
 
 import java.util.List;
 import java.util.Optional;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
@@ -62,26 +62,32 @@ public final class SlipResistance implements TestMethod {
 
     @Override
     public String found(Reading r, Site site) {
-        return Show.number(r.number("dcof"), 2) + " " + r.choice("wet");
+        return asked(site).text(r.number("dcof")) + " " + r.choice("wet");
+    }
+
+    private static Bound asked(Site site) {
+        return Bound.atLeast(site.limits().asks().dcofMin(), Unit.ONE);
     }
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
-        double need = site.limits().asks().dcofMin();
+        Bound need = asked(site);
+        boolean asked = need.limit() > 0;
         var finding = Finding.of(ABOUT.id(), r)
                 .measured(found(r, site))
                 .needed(
-                        need > 0
-                                ? "at least " + Show.number(need, 2) + " wet"
-                                : "what a sheet asks; 0.42 wet indoors is common",
-                        need > 0 ? site.limits().source() : A3263);
+                        asked ? need.words() + ", wet" : "a wet floor",
+                        asked ? site.limits().source() : A3263);
         if (!valid(r, site)) {
             return List.of(finding.hold(
                     "friction at " + r.place() + " read dry",
                     "Nearly every dry floor grips; people slip on wet ones.",
                     "Wet it and run the sled again."));
         }
-        if (r.number("dcof") < need) {
+        if (!asked) {
+            return List.of();
+        }
+        if (!need.holds(r.number("dcof"))) {
             return List.of(finding.hold(
                     "floor slippery when wet at " + r.place(),
                     "Below the figure asked, people slip. The figure is no promise that nobody will.",

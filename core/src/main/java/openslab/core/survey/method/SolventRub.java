@@ -4,6 +4,7 @@ import openslab.core.quantity.Source;
 import openslab.core.survey.Site;
 import openslab.core.survey.Survey;
 import openslab.core.survey.TestGroup;
+import openslab.core.survey.area.Defect;
 
 /** Which film is there: what a solvent dissolves never cured. */
 public final class SolventRub extends SignTest {
@@ -25,19 +26,21 @@ public final class SolventRub extends SignTest {
                         "Softens or turns sticky",
                         "a film that solvent softens",
                         "It never cross-linked: an acrylic or a sealer. A bonded system over it holds only as well as it does, and its solvents will lift it.",
-                        "Grind or strip it off, or stay within its own family: a refresh of the same acrylic is the exception."),
+                        s -> "Stay within its own family, as a refresh of the same acrylic does; or "
+                                + off(Defect.SEALER, s) + "."),
                 hold(
                         "colour",
                         "Colour on the rag, film stays hard",
                         "a hard film that gives colour",
                         "Paint or dye on or in the floor: old paint may hold lead.",
-                        "Have it tested where its age is unknown, before anyone abrades it. Then grind it off and rub again."),
+                        s -> "Have it tested where its age is unknown, before anyone abrades it. Then "
+                                + off(Defect.PAINT, s) + ", and rub again."),
                 hold(
                         "hard",
                         "A film is there and stays hard",
                         "a hard film that solvent does not touch",
                         "A cross-linked film, epoxy or urethane: sound or not, a new coat holds only to a profile cut into it.",
-                        "Scrape to see whether it is sound, then grind it off."));
+                        s -> "Scrape to see whether it is sound, then " + off(Defect.PAINT, s) + "."));
     }
 
     /** Not before the film is known to hold no asbestos or lead. */

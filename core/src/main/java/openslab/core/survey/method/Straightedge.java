@@ -1,8 +1,9 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import openslab.core.floor.level.Gap;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -17,8 +18,6 @@ import openslab.core.survey.TestMethod;
 /** The gap under a straightedge. */
 public final class Straightedge implements TestMethod {
     private static final Source F710 = Source.published("ASTM F710, from memory: 3/16 in in 10 ft, 1/32 in in 12 in");
-    private static final double LONG_M = Unit.INCH.toBase(3.0 / 16);
-    private static final double SHORT_M = Unit.INCH.toBase(1.0 / 32);
 
     private static final About ABOUT = new About(
             "straightedge",
@@ -55,16 +54,21 @@ public final class Straightedge implements TestMethod {
 
     @Override
     public String found(Reading r, Site site) {
-        return Show.in(Unit.small(site.units()), r.number("gap"), site.units() == UnitSystem.US ? 3 : 1);
+        return most(r, site).text(r.number("gap"));
+    }
+
+    private static Bound most(Reading r, Site site) {
+        return Gap.most(r.choice("edge").equals("short"), site.units());
     }
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
-        boolean isLong = r.choice("edge").equals("long");
+        boolean isUs = site.units() == UnitSystem.US;
+        String edge = r.choice("edge").equals("short") ? (isUs ? "12 in" : "300 mm") : isUs ? "10 ft" : "3 m";
         var finding = Finding.of(ABOUT.id(), r)
                 .measured(found(r, site))
-                .needed(isLong ? "3/16 in (4.8 mm) in 10 ft" : "1/32 in (0.8 mm) in 12 in", F710);
-        if (r.number("gap") > (isLong ? LONG_M : SHORT_M) + 1e-9) {
+                .needed(most(r, site).words() + " under " + edge, F710);
+        if (!most(r, site).holds(r.number("gap"))) {
             return List.of(finding.watch(
                     "floor uneven at " + r.place(),
                     "A thin film follows every wave, and a self-levelling one runs to the low side.",

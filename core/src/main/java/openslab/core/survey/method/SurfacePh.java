@@ -2,8 +2,8 @@ package openslab.core.survey.method;
 
 import java.util.List;
 import java.util.Optional;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
@@ -64,27 +64,33 @@ public final class SurfacePh implements TestMethod {
 
     @Override
     public String found(Reading r, Site site) {
-        return Show.number(r.number("ph"), 1);
+        return Bound.text(r.number("ph"), least(site), most(site));
+    }
+
+    private static Bound least(Site site) {
+        return Bound.atLeast(site.limits().phMin(), Unit.ONE).with(1);
+    }
+
+    private static Bound most(Site site) {
+        return Bound.atMost(site.limits().phMax(), Unit.ONE).with(1);
     }
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
         double ph = r.number("ph");
-        double min = site.limits().phMin();
-        double max = site.limits().phMax();
         String at = " at " + r.place();
         var finding = Finding.of(ABOUT.id(), r)
                 .measured("pH " + found(r, site))
                 .needed(
-                        Show.number(min, 1) + " to " + Show.number(max, 1),
+                        least(site).text() + " to " + most(site).text(),
                         site.limits().source());
-        if (ph > max) {
+        if (!most(site).holds(ph)) {
             return List.of(finding.hold(
                     "pH" + at + " too high",
                     "Strong alkali at the surface means moisture is carrying it up, and it breaks many binders down.",
                     "Look for moisture here; rinse or grind the surface and test again."));
         }
-        if (ph < min) {
+        if (!least(site).holds(ph)) {
             return List.of(finding.hold(
                     "pH" + at + " too low",
                     "Acid or cleaner is still on the floor.",

@@ -2,8 +2,8 @@ package openslab.core.survey.method;
 
 import java.util.List;
 import java.util.Optional;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
@@ -19,7 +19,9 @@ import openslab.core.survey.instrument.InstrumentKind;
 /** Resistance from point to point of a static-dissipative floor. */
 public final class SurfaceResistance implements TestMethod {
     private static final Source STM71 = Source.published("ANSI/ESD STM7.1 and S20.20, from memory");
+    /** Below it 10 V, from there up 100 V. */
     private static final double TURNING_OHM = 1e6;
+
     private static final TestCount COUNT = new TestCount(5, 1e12, 0, 1, Source.ours("five places of a room"));
 
     private static final About ABOUT = new About(
@@ -59,13 +61,23 @@ public final class SurfaceResistance implements TestMethod {
 
     @Override
     public boolean valid(Reading r, Site site) {
-        boolean high = r.number("ohms") >= TURNING_OHM;
-        return r.choice("volts").equals(high ? "100" : "10");
+        return r.choice("volts").equals(volts(r.number("ohms")));
+    }
+
+    private static String volts(double ohms) {
+        return Bound.below(TURNING_OHM, Unit.MEGOHM).holds(ohms) ? "10" : "100";
     }
 
     @Override
     public String found(Reading r, Site site) {
-        return text(r.number("ohms"));
+        double ohms = r.number("ohms");
+        Limits.Asks asks = site.limits().asks();
+        Unit unit = unit(ohms);
+        return Bound.text(
+                ohms,
+                Bound.below(TURNING_OHM, unit),
+                Bound.below(asks.resistanceMaxOhm(), unit),
+                Bound.atLeast(asks.resistanceMinOhm(), unit));
     }
 
     @Override
@@ -74,28 +86,30 @@ public final class SurfaceResistance implements TestMethod {
         Limits.Asks asks = site.limits().asks();
         var finding = Finding.of(ABOUT.id(), r).measured(found(r, site) + " at " + r.choice("volts") + " V");
         if (!valid(r, site)) {
-            String right = r.number("ohms") >= TURNING_OHM ? "100" : "10";
             return List.of(finding.needed("10 V below 1 MΩ, 100 V from there up", STM71)
                     .hold(
                             "resistance" + at + " read with the wrong voltage",
                             "Resistance depends on the voltage: only readings taken with the one for the range compare.",
-                            "Read it again with " + right + " V."));
+                            "Read it again with " + volts(r.number("ohms")) + " V."));
         }
-        String most =
-                asks.resistanceMaxOhm() < Double.POSITIVE_INFINITY ? "less than " + text(asks.resistanceMaxOhm()) : "";
-        String least = asks.resistanceMinOhm() > 0 ? "at least " + text(asks.resistanceMinOhm()) : "";
-        String need = most.isEmpty() && least.isEmpty()
-                ? "what a sheet asks"
-                : least + (most.isEmpty() || least.isEmpty() ? "" : ", ") + most;
-        finding.needed(need, asks.resistance() ? site.limits().source() : STM71);
+        if (!asks.resistance()) {
+            return List.of();
+        }
         // a floor exactly at the limit fails: the standard says less than
-        if (r.number("ohms") >= asks.resistanceMaxOhm()) {
+        Bound most = Bound.below(asks.resistanceMaxOhm(), unit(asks.resistanceMaxOhm()));
+        Bound least = Bound.atLeast(asks.resistanceMinOhm(), unit(asks.resistanceMinOhm()));
+        String from = least.limit() > 0 ? least.words() : "";
+        String to = Double.isFinite(most.limit()) ? most.words() : "";
+        finding.needed(
+                from + (from.isEmpty() || to.isEmpty() ? "" : ", ") + to,
+                site.limits().source());
+        if (!most.holds(r.number("ohms"))) {
             return List.of(finding.hold(
                     "resistance" + at + " too high",
                     "Charge stays where it is made, and finds its way through what was to be protected.",
                     "Clean off wax and film, rinse, let it dry and read again; then renew the finish."));
         }
-        if (r.number("ohms") < asks.resistanceMinOhm()) {
+        if (!least.holds(r.number("ohms"))) {
             return List.of(finding.hold(
                     "resistance" + at + " too low",
                     "Below its range a floor conducts: people who touch a live part stand on earth.",
@@ -104,8 +118,7 @@ public final class SurfaceResistance implements TestMethod {
         return List.of(finding.go("resistance" + at, "Within the range."));
     }
 
-    private static String text(double ohms) {
-        Unit unit = ohms >= 1e9 ? Unit.GIGOHM : ohms >= 1e6 ? Unit.MEGOHM : ohms >= 1e3 ? Unit.KILOHM : Unit.OHM;
-        return Show.in(unit, ohms);
+    private static Unit unit(double ohms) {
+        return ohms >= 1e9 ? Unit.GIGOHM : ohms >= 1e6 ? Unit.MEGOHM : ohms >= 1e3 ? Unit.KILOHM : Unit.OHM;
     }
 }

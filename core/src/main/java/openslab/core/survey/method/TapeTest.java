@@ -4,6 +4,7 @@ import openslab.core.quantity.Source;
 import openslab.core.survey.Site;
 import openslab.core.survey.Survey;
 import openslab.core.survey.TestGroup;
+import openslab.core.survey.area.Defect;
 
 /** How much dust is left: clear tape shows it. */
 public final class TapeTest extends SignTest {
@@ -27,7 +28,7 @@ public final class TapeTest extends SignTest {
                         "Tape is covered, does not stick again",
                         "dust covers the tape",
                         "The film would hold on to dust, and peel with it. A top that goes on dusting is weak.",
-                        "Vacuum; if it dusts again, grind to sound concrete."));
+                        s -> "Vacuum; if it dusts again, " + off(Defect.DUSTING, s) + "."));
     }
 
     @Override

@@ -1,8 +1,8 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
@@ -17,7 +17,7 @@ import openslab.core.survey.TestMethod;
 public final class TimedAbsorption implements TestMethod {
     private static final Source F3191 = Source.published("ASTM F3191, from memory");
     private static final TestCount COUNT = new TestCount(3, 3000, 1, 2000, F3191);
-    private static final double MOST_S = 60;
+    private static final Bound MOST = Bound.atMost(60, Unit.SECOND);
 
     private static final About ABOUT = new About(
             "absorption",
@@ -48,13 +48,13 @@ public final class TimedAbsorption implements TestMethod {
 
     @Override
     public String found(Reading r, Site site) {
-        return Show.in(Unit.SECOND, r.number("time"));
+        return MOST.text(r.number("time"));
     }
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
-        var finding = Finding.of(ABOUT.id(), r).measured(found(r, site)).needed("60 s or less", F3191);
-        if (r.number("time") > MOST_S) {
+        var finding = Finding.of(ABOUT.id(), r).measured(found(r, site)).needed(MOST.words(), F3191);
+        if (!MOST.holds(r.number("time"))) {
             return List.of(finding.hold(
                     "water slow to soak in at " + r.place(),
                     "Slower than a minute counts as closed: the primer stays on top instead of going in.",

@@ -10,6 +10,7 @@ import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
+import openslab.core.survey.area.Defect;
 
 /** What eyes, a hammer and a rag find: sealer, oil, dusting, hollow places, an old film. */
 public final class WalkOver implements TestMethod {
@@ -65,42 +66,48 @@ public final class WalkOver implements TestMethod {
                     .stop(
                             "oil or grease on the floor",
                             "Nothing bonds to oil: the film fish-eyes, then sheets away.",
-                            "Degrease and scrub until water soaks in everywhere, then walk it again."));
+                            off(Defect.OIL, site)));
         }
         if (r.yes("sealer")) {
-            findings.add(draft(r, "sealer", "sealer or wax seen", "bare concrete", PRACTICE)
+            findings.add(draft(r, "sealer", "sealer or wax seen", "a bare floor", PRACTICE)
                     .hold(
                             "sealer or wax on the floor",
                             "A bonded system holds only as well as what it stands on; acid cannot cut through it either.",
-                            "Grind it off, then drop water and walk it again."));
+                            off(Defect.SEALER, site)));
         }
         if (r.yes("coating")) {
-            findings.add(
-                    draft(r, "coating", "an old film seen", "bare concrete", PRACTICE)
-                            .hold(
-                                    "an old film on the floor",
-                                    "Any film under a bonded system is ground off. Old paint may hold lead, old adhesive asbestos.",
-                                    "Where its age is unknown have it tested before anyone abrades it; local rules decide. Then grind it off and walk it again."));
+            findings.add(draft(r, "coating", "an old film seen", "a bare floor", PRACTICE)
+                    .hold(
+                            "an old film on the floor",
+                            "Any film under a bonded system lets go before the system does. Old paint may hold lead, old adhesive asbestos.",
+                            "Where its age is unknown have it tested before anyone abrades it; local rules decide. "
+                                    + off(Defect.PAINT, site)));
         }
         if (r.yes("dusting")) {
             findings.add(draft(r, "dusting", "the top dusts or chalks", "a sound top", PRACTICE)
                     .hold(
                             "the top is dusting",
                             "The film would hold on to dust, and peel with it.",
-                            "Grind to sound concrete, vacuum, rub again."));
+                            off(Defect.DUSTING, site)));
         }
         if (r.yes("hollow")) {
             findings.add(draft(r, "hollow", "hollow places heard", "solid everywhere", D4580)
                     .hold(
-                            "hollow places in the slab",
+                            "hollow places in the floor",
                             "A drummy layer lets go later and takes the floor with it.",
-                            "Cut out and repair every hollow place, then sound it again."));
+                            off(Defect.HOLLOW, site)));
         }
         if (findings.isEmpty()) {
             findings.add(draft(r, "clean", "nothing seen", "nothing on the floor", PRACTICE)
                     .go("nothing on the floor", "No sealer, oil, film, dust or hollow place was found."));
         }
         return findings;
+    }
+
+    /** As preparation will do it, and the test that shows it done. */
+    private static String off(Defect defect, Site site) {
+        return defect.removal(site.substrate(), site.showsStamp()) + ", until " + defect.proofAnywhere(site.substrate())
+                + "; then walk it again.";
     }
 
     private Finding.Draft draft(Reading r, String what, String measured, String needed, Source source) {

@@ -54,7 +54,7 @@ public final class WaterDrop implements TestMethod {
             return List.of(finding.hold(
                     "water beads" + at,
                     "If water cannot get in, neither can the primer: sealer, wax, oil or a burnished surface is in the way.",
-                    "Find out what is there; clean it or grind it off, then drop again."));
+                    "Find out what is there and take it off, then drop again."));
         }
         return List.of(finding.go("water soaks in" + at, "The surface is open."));
     }
