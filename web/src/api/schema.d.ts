@@ -891,6 +891,11 @@ export interface components {
         AddressForm: {
             address: string;
         };
+        Advice: {
+            care: string;
+            mixing: string;
+            note: string;
+        };
         Answer: {
             cost?: components["schemas"]["FigureView"];
             days?: components["schemas"]["FigureView"];
@@ -915,6 +920,16 @@ export interface components {
             /** Format: date-time */
             last: string;
             title: string;
+        };
+        Asked: {
+            because: string;
+            found: string;
+            method: string;
+            needed: string;
+            source: components["schemas"]["SourceView"];
+            title: string;
+            /** @enum {string} */
+            verdict: "GO" | "WATCH" | "HOLD" | "STOP";
         };
         Asks: {
             /** Format: double */
@@ -1034,6 +1049,9 @@ export interface components {
             withinTolerance?: boolean;
         };
         Collected: {
+            more: boolean;
+            /** Format: int64 */
+            repeated: number;
             /** Format: int64 */
             samples: number;
             setAside: {
@@ -1479,11 +1497,13 @@ export interface components {
             batching?: components["schemas"]["Batching"];
             clocks: components["schemas"]["TimedClock"][];
             dry?: components["schemas"]["FigureView"];
+            findings: components["schemas"]["Finding"][];
             id: string;
             /** Format: double */
             logged: number;
             /** @enum {string} */
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
+            mixing: string;
             sheet: components["schemas"]["ProductSheet"];
             split?: components["schemas"]["FlakeSplit"];
             /** Format: date-time */
@@ -1678,6 +1698,8 @@ export interface components {
             label: string;
             /** @enum {string} */
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
+            /** @enum {string} */
+            urgency: "SOON" | "ACT" | "LATER" | "RESTS";
             word: string;
         };
         NowView: {
@@ -1832,6 +1854,7 @@ export interface components {
             water?: components["schemas"]["FigureView"];
         };
         ProductSheet: {
+            advice: components["schemas"]["Advice"];
             broadcast?: components["schemas"]["Broadcast"];
             clocks: {
                 [key: string]: components["schemas"]["TemperatureCurve"];
@@ -1840,7 +1863,6 @@ export interface components {
             limits?: components["schemas"]["Limits"];
             liquid?: components["schemas"]["Liquid"];
             name: string;
-            note: string;
             resealYears: {
                 [key: string]: number;
             };
@@ -1856,6 +1878,8 @@ export interface components {
             oddLines: number;
             /** Format: int64 */
             ofBytes: number;
+            /** Format: int64 */
+            repeated: number;
             /** Format: int64 */
             samples: number;
             setAside: {
@@ -2073,6 +2097,8 @@ export interface components {
             unit: string;
         };
         ServiceReport: {
+            asked: components["schemas"]["Asked"][];
+            care: string;
             ladder: components["schemas"]["TimedClock"][];
             /** @enum {string} */
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
@@ -2097,6 +2123,7 @@ export interface components {
         };
         SheetForm: {
             broadcast: string;
+            care: string;
             clocks: {
                 [key: string]: components["schemas"]["TimeForm"][];
             };
@@ -2107,6 +2134,7 @@ export interface components {
             limits: {
                 [key: string]: string;
             };
+            mixing: string;
             name: string;
             note: string;
             partsA: string;

@@ -16,11 +16,20 @@ class Router {
   }
 }
 
+/** A link somebody broke leads to the rack, not to a blank page. */
+function decoded(part: string): string {
+  try {
+    return decodeURIComponent(part);
+  } catch {
+    return '';
+  }
+}
+
 export function parse(hash: string): Route {
   const [head, a = '', b = '', c = ''] = hash
     .replace(/^#\/?/, '')
     .split('/')
-    .map(decodeURIComponent);
+    .map(decoded);
   if (head === 'job' && a) {
     return c === 'log'
       ? { at: 'log', jobId: a, zoneId: b }

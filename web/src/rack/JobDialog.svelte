@@ -23,8 +23,8 @@
     name: '',
     client: '',
     place: '',
-    latitude: '0',
-    longitude: '0',
+    latitude: '',
+    longitude: '',
     timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     units: 'US',
     setting: 'INDOORS',
@@ -81,14 +81,14 @@
       </datalist>
       <TextEntry
         label="Latitude"
-        hint="degrees, north above 0"
+        hint="degrees, north above 0; tells when a slab outdoors begins to cool"
         fault={sending.fault('latitude')}
         inputmode="decimal"
         bind:value={draft.latitude}
       />
       <TextEntry
         label="Longitude"
-        hint="degrees, east above 0"
+        hint="degrees, east above 0; both may stay empty"
         fault={sending.fault('longitude')}
         inputmode="decimal"
         bind:value={draft.longitude}
@@ -99,7 +99,12 @@
         choices={UNITS}
         bind:value={draft.units}
       />
-      <ChoiceEntry label="Setting" choices={SETTINGS} bind:value={draft.setting} />
+      <ChoiceEntry
+        label="New zones lie"
+        hint="each zone says itself what weather reaches it"
+        choices={SETTINGS}
+        bind:value={draft.setting}
+      />
     </div>
     <div class="buttons">
       <Button kind="main" type="submit" disabled={sending.busy}

@@ -13,7 +13,9 @@
   let { item, href }: Props = $props();
   const next = $derived(item.lead?.next);
   const at = $derived(next?.at ? new Date(next.at) : null);
-  const countdown = $derived(at ? left(at, appClock.now) : next ? 'now' : '—');
+  const countdown = $derived(
+    at ? left(at, appClock.now) : next && next.urgency !== 'RESTS' ? 'now' : '—',
+  );
 </script>
 
 <a {href}>

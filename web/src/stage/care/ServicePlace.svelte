@@ -40,9 +40,26 @@
 {#if service.ladder.length > 0}
   <ClockLadder clocks={service.ladder} timeZone={job.facts.timeZone} started={service.started} />
 {/if}
+{#if service.asked.length > 0}
+  <section aria-labelledby="asked-head">
+    <h2 id="asked-head">What its use asks of the finished floor</h2>
+    <table>
+      <thead><tr><th>test</th><th>asked</th><th>found</th><th>word</th></tr></thead>
+      <tbody>
+        {#each service.asked as ask (ask.method)}
+          <tr>
+            <td>{ask.title}<small>{ask.because} {ask.source.sentence}</small></td>
+            <td class="figure">{ask.needed}</td>
+            <td class="figure">{ask.found}</td>
+            <td><Mark mark={ask.verdict} /></td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </section>
+{/if}
 <p class="soft">
-  Fading, or water that no longer beads, is the cue to come sooner. No rubber-backed mats, no shine
-  polishes. A gloss floor is slippery when wet: the sheet and local rules say what grit it needs.
+  {service.care} A gloss floor is slippery when wet: the sheet and local rules say what grit it needs.
 </p>
 
 <style>
@@ -54,6 +71,30 @@
 
   h1 {
     font-size: 30px;
+  }
+
+  section {
+    margin-block-start: 20px;
+  }
+
+  h2 {
+    font-size: 20px;
+    margin-block-end: 6px;
+  }
+
+  td {
+    padding: 6px 16px 6px 0;
+    vertical-align: top;
+    border-block-start: 1px solid var(--line);
+  }
+
+  td small {
+    display: block;
+    color: var(--ink-soft);
+  }
+
+  .figure {
+    font: 500 17px var(--figures);
   }
 
   .due {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { JobView, RoomPlan, ZoneForm } from '../../api/types';
   import Button from '../../parts/Button.svelte';
+  import { usualExposure } from './exposure';
   import type { PlanDesk } from './plan.svelte';
 
   interface Props {
@@ -35,7 +36,7 @@
       sides: {},
       substrate: like?.substrate ?? 'BARE_CONCRETE',
       use: like?.use ?? 'UNSAID',
-      exposure: like?.exposure ?? 'INDOORS',
+      exposure: like?.exposure ?? usualExposure(job.facts.setting),
       dust: like?.dust ?? true,
       washWater: like?.washWater ?? true,
       limits: like?.limits ?? [],

@@ -11,6 +11,7 @@
   import FieldEntry from '../../parts/FieldEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { FormState } from '../../parts/form.svelte';
+  import { usualExposure } from './exposure';
 
   interface Props {
     desk: JobDesk;
@@ -28,7 +29,7 @@
     sides: { length: '', width: '', cutLength: '', cutWidth: '' },
     substrate: 'BARE_CONCRETE',
     use: 'UNSAID',
-    exposure: 'INDOORS',
+    exposure: usualExposure(job.facts.setting),
     dust: true,
     washWater: true,
     limits: [],

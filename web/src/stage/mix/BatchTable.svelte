@@ -5,9 +5,11 @@
   interface Props {
     batching: NonNullable<LayerReport['batching']>;
     clocks: readonly TimedClock[];
+    /** how it is mixed, as its sheet has it */
+    mixing: string;
   }
 
-  let { batching, clocks }: Props = $props();
+  let { batching, clocks, mixing }: Props = $props();
   const life = $derived(clocks.find((c) => c.clock === 'POT_LIFE')?.time.minutes);
   const n = $derived(batching.count.value);
 </script>
@@ -46,11 +48,7 @@
       {/each}
     </tbody>
   </table>
-  <p class="soft">
-    Tare the vessel to zero. Whole ratio, never a little more hardener for the cold. Stir each part
-    first, then both together 3 min, slowly, sides and bottom; pour it out in ribbons at once, a
-    full bucket heats up and runs away. Gloves: amine hardeners sensitise skin.
-  </p>
+  <p class="soft">{mixing}</p>
 </section>
 
 <style>

@@ -3,6 +3,7 @@
   import type { JobDesk } from '../../app/job.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
+  import FindingRow from '../survey/FindingRow.svelte';
   import { shelfHref } from '../../app/route.svelte';
   import BatchTable from './BatchTable.svelte';
   import ClockLadder from './ClockLadder.svelte';
@@ -43,6 +44,14 @@
   </p>
 {/if}
 
+{#if layer.findings.length > 0}
+  <ul>
+    {#each layer.findings as finding (finding.rule)}
+      <FindingRow {desk} {finding} timeZone={job.facts.timeZone} />
+    {/each}
+  </ul>
+{/if}
+
 <dl>
   <div>
     <dt>{zone.report.name}</dt>
@@ -81,7 +90,7 @@
 <div class="columns">
   <div>
     {#if layer.batching}
-      <BatchTable batching={layer.batching} clocks={layer.clocks} />
+      <BatchTable batching={layer.batching} clocks={layer.clocks} mixing={layer.mixing} />
     {:else if layer.split}
       <section>
         <h2>Split the flake first</h2>
@@ -97,7 +106,7 @@
       </section>
     {/if}
     {#if buying}<KitList {buying} zone={zone.id} />{/if}
-    {#if layer.sheet.note}<p class="note">{layer.sheet.note}</p>{/if}
+    {#if layer.sheet.advice.note}<p class="note">{layer.sheet.advice.note}</p>{/if}
   </div>
   <div>
     <LayerPlan {desk} {job} {zone} {layer} />

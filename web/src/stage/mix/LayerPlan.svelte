@@ -1,13 +1,14 @@
 <script lang="ts">
   import { shelf } from '../../api/client';
   import type { JobView, LayerReport, SheetView, ZoneView } from '../../api/types';
+  import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import Button from '../../parts/Button.svelte';
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { FormState } from '../../parts/form.svelte';
-  import { fromWall, toWall } from '../../parts/time';
+  import { fromWall, toWall, when } from '../../parts/time';
 
   interface Props {
     desk: JobDesk;
@@ -19,9 +20,11 @@
   let { desk, job, zone, layer }: Props = $props();
   const timeZone = $derived(job.facts.timeZone);
   const view = $derived(zone.layers.find((l) => l.id === layer.id));
-  // a draft of what is stored; saving brings both together again
+  // a draft of what somebody set; a start that is only reckoned stays so, whatever else is saved
   // svelte-ignore state_referenced_locally
-  let wall = $state(layer.start ? toWall(new Date(layer.start), timeZone) : '');
+  let wall = $state(
+    layer.started === 'PLANNED' && layer.start ? toWall(new Date(layer.start), timeZone) : '',
+  );
   // svelte-ignore state_referenced_locally
   let digest = $state(view?.digest ?? '');
   let sheets = $state.raw<SheetView[]>([]);
@@ -41,6 +44,12 @@
     RECKONED: 'the earliest the layer below allows',
     UNKNOWN: 'not planned yet',
   };
+
+  const reckoned = $derived(
+    layer.started === 'RECKONED' && layer.start
+      ? `empty: ${when(new Date(layer.start), timeZone, appClock.now)}, ${words.RECKONED}`
+      : undefined,
+  );
 
   $effect(
     () =>
@@ -63,7 +72,7 @@
   {#if layer.started !== 'COATED'}
     <TextEntry
       label="Start"
-      hint={words[layer.started]}
+      hint={reckoned ?? words[layer.started]}
       fault={sending.fault('plannedStart')}
       type="datetime-local"
       bind:value={wall}

@@ -76,6 +76,8 @@
       ...fields.liquid.map((f) => f.id),
       'broadcast',
       ...fields.limits.map((f) => `limits.${f.id}`),
+      'mixing',
+      'care',
       'note',
     ]}
   />
@@ -178,6 +180,20 @@
     >Add a size</Button
   >
 
+  <TextEntry
+    label="How it is mixed"
+    hint="in the sheet's words; empty for what holds for any such product"
+    fault={sending.fault('mixing')}
+    rows={2}
+    bind:value={draft.mixing}
+  />
+  <TextEntry
+    label="How the floor is looked after"
+    hint="what cleans it, what must not go on it"
+    fault={sending.fault('care')}
+    rows={2}
+    bind:value={draft.care}
+  />
   <TextEntry label="Note" fault={sending.fault('note')} rows={2} bind:value={draft.note} />
   <Button kind="main" type="submit" disabled={sending.busy}
     >{stored ? 'Save sheet' : 'Put on the shelf'}</Button

@@ -17,6 +17,8 @@ export const blankSheet = (): SheetForm => ({
   clocks: {},
   kits: [],
   reseal: {},
+  mixing: '',
+  care: '',
   note: '',
 });
 

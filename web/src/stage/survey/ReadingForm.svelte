@@ -49,7 +49,8 @@
   // svelte-ignore state_referenced_locally
   let wall = $state(toWall(appClock.now, timeZone));
   let values = $state<Record<string, string>>({});
-  let instrumentId = $state('');
+  /** Empty for none; left alone it is the one that was used last, once the shop's instruments are known. */
+  let picked = $state<string | undefined>(undefined);
   let told = $state('');
   let picture = $state<FileList>();
   const sending = new Logging();
@@ -57,6 +58,7 @@
   const unnamed = sending.by === '';
 
   const shown = $derived(['place', 'by', 'at', ...method.fields.map((f) => `values.${f.id}`)]);
+  const instrumentId = $derived(picked ?? shopInstruments.last(kind));
   const instrument = $derived(owned.find((i) => i.id === instrumentId));
   const device = $derived(instrument?.form.address ? instrument : undefined);
 
@@ -73,8 +75,7 @@
       ]),
     );
     goTo(where || nextPlace());
-    const last = shopInstruments.last(kind);
-    instrumentId = owned.some((i) => i.id === last) ? last : '';
+    picked = undefined;
     told = '';
     picture = undefined;
     wall = toWall(appClock.now, timeZone);
@@ -118,7 +119,7 @@
     };
     const what = `${method.title}${method.wholeFloor ? '' : ` at ${place}`}`;
     if (await sending.write(desk, zone.id, 'READING', method.id, said)) {
-      shopInstruments.remember(kind, instrumentId);
+      shopInstruments.remember(kind, instrument?.id ?? '');
       const file = picture?.[0];
       if (file) {
         await desk.photo(sending.taken, file).catch(() => (told = 'The photo was not stored.'));
@@ -235,7 +236,7 @@
           { id: '', label: 'not said' },
           ...owned.map((i) => ({ id: i.id, label: i.form.papers.name })),
         ]}
-        bind:value={instrumentId}
+        bind:value={() => instrument?.id ?? '', (v) => (picked = v)}
       />
       {#if device}
         <p class="device">

@@ -20,11 +20,16 @@ public class ArchitectureTest {
             List.of("quantity", "air", "floor", "survey", "prep", "product", "buildup", "mix", "cure", "care", "job");
 
     @Test
-    public void core_knows_nothing_but_java_and_its_geometry_and_mathematics() {
+    public void core_knows_nothing_but_java_and_libraries_of_computation() {
         classes()
                 .should()
                 .onlyDependOnClassesThat()
-                .resideInAnyPackage("java..", "openslab.core..", "org.locationtech.jts..", "org.hipparchus..")
+                .resideInAnyPackage(
+                        "java..",
+                        "openslab.core..",
+                        "org.locationtech.jts..",
+                        "org.hipparchus..",
+                        "org.shredzone.commons.suncalc..")
                 .check(CORE);
     }
 

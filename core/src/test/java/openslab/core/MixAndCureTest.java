@@ -256,7 +256,7 @@ public class MixAndCureTest {
                 sheet.clocks(),
                 kits,
                 sheet.resealYears(),
-                sheet.note());
+                sheet.advice());
     }
 
     @Test
@@ -346,6 +346,17 @@ public class MixAndCureTest {
         // half past two years, into summer time: the wall clock stays
         assertEquals(due(top, Exposure.SUN, applied, zone), Instant.parse("2026-08-29T09:00:00Z"));
         assertFalse(Reseal.of(top, Exposure.FROST, applied, zone, US).isPresent());
+    }
+
+    /** 42 days are 42 days; 3 years to the month. 42/365.25 of a year is what a sheet stores. */
+    @Test
+    public void an_interval_of_days_is_counted_in_days() {
+        var weeks =
+                Stories.liquid("Clear", LayerRole.CLEAR, 5, Map.of(Exposure.INDOORS, 42 / 365.25, Exposure.SUN, 0.25));
+        var zone = ZoneId.of("Europe/Lisbon");
+        var applied = Instant.parse("2026-01-10T10:00:00Z");
+        assertEquals(due(weeks, Exposure.INDOORS, applied, zone), Instant.parse("2026-02-21T10:00:00Z"));
+        assertEquals(due(weeks, Exposure.SUN, applied, zone), Instant.parse("2026-04-10T09:00:00Z"));
     }
 
     private static Instant due(openslab.core.product.ProductSheet top, Exposure e, Instant applied, ZoneId zone) {

@@ -10,11 +10,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.Rectangle;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.plan.Flaws;
+import openslab.core.floor.plan.PlanZone;
+import openslab.core.floor.plan.RoomPlan;
 import openslab.core.job.LogEntry;
+import openslab.core.job.LogGuard;
 import openslab.core.job.Mark;
-import openslab.core.job.PrepGuard;
 import openslab.core.job.PrepSheet;
 import openslab.core.job.RunningClock;
 import openslab.core.prep.SiteLimits;
@@ -54,7 +58,7 @@ public class PrepSheetTest {
 
     /** What the log may take at the end of a story. */
     private static void require(Stories story, Stories with) {
-        PrepGuard.require(story.facts(), with.last(), UnitSystem.METRIC);
+        LogGuard.require(story.facts(), with.last(), UnitSystem.METRIC);
     }
 
     private static InvalidInput.Fault refused(Stories story, Stories with) {
@@ -159,6 +163,26 @@ public class PrepSheetTest {
         assertTrue(stale.accepted().contains("Goggles"), "a day later it is looked at again");
     }
 
+    /** A tape laid to the wall is on the floor, a hand beyond it is not. */
+    @Test
+    public void a_place_of_a_zone_lies_on_it() {
+        Stories story = new Stories().floor(new Rectangle(10, 8));
+        require(story, new Stories().place(1, "A", 10.02, 4));
+        var beside = refused(story, new Stories().place(1, "A", 10.2, 4));
+        assertEquals(beside.field(), "values.along");
+        assertTrue(beside.accepted().contains("a place on Zone"), beside.accepted());
+        var room = new RoomPlan.Piece(square(0, 0, 4), 16, "", 16, Optional.of("z"), new Corner(1, 1));
+        var annex = new RoomPlan.Piece(square(20, 0, 2), 4, "", 8, Optional.of("z"), new Corner(21, 1));
+        Stories parts = new Stories().floor(new PlanZone(List.of(room, annex)));
+        require(parts, new Stories().place(1, "A", 21, 1));
+        assertEquals(refused(parts, new Stories().place(1, "A", 10, 1)).field(), "values.along");
+    }
+
+    private static List<List<Corner>> square(double x, double y, double side) {
+        return List.of(List.of(
+                new Corner(x, y), new Corner(x + side, y), new Corner(x + side, y + side), new Corner(x, y + side)));
+    }
+
     @Test
     public void nothing_starts_behind_an_open_gate() {
         Stories story = allTicked(sealed(), 1);
@@ -217,10 +241,10 @@ public class PrepSheetTest {
                 "Wren",
                 "Prepared by the client's own crew.",
                 Map.of());
-        PrepGuard.require(story.facts(), reason, UnitSystem.METRIC);
+        LogGuard.require(story.facts(), reason, UnitSystem.METRIC);
         var fault = refused(story, new Stories().batch(2, "primer", "volume=5 L area=40 m²"));
         assertEquals(fault.field(), "note");
-        PrepGuard.require(story.ground().facts(), coat, UnitSystem.METRIC);
+        LogGuard.require(story.ground().facts(), coat, UnitSystem.METRIC);
     }
 
     @Test

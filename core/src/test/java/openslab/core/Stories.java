@@ -9,10 +9,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import openslab.core.air.Place;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.core.floor.plan.Doubt;
 import openslab.core.floor.plan.Flaws;
 import openslab.core.job.LayerChoice;
@@ -25,6 +27,7 @@ import openslab.core.prep.PrepMethods;
 import openslab.core.prep.SiteLimits;
 import openslab.core.prep.repair.PatchLimits;
 import openslab.core.prep.work.Works;
+import openslab.core.product.Advice;
 import openslab.core.product.Broadcast;
 import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
@@ -43,7 +46,7 @@ import openslab.core.survey.instrument.Instrument;
 /** A zone as a test tells its story: invented sheets with round numbers, and a log that grows. */
 public final class Stories {
     public static final Instant START = Instant.parse("2026-05-04T08:00:00Z");
-    public static final ZoneId WHERE = ZoneId.of("America/Halifax");
+    public static final Place WHERE = Place.of(ZoneId.of("America/Halifax"), 44.65, -63.57);
     public static final Limits LIMITS =
             new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, false, Limits.Asks.NOTHING, "test sheet");
 
@@ -86,7 +89,7 @@ public final class Stories {
                 clocks,
                 List.of(new Kit("small", 5, 10_000), new Kit("large", 12, 20_000)),
                 reseal,
-                "");
+                Advice.NONE);
     }
 
     public static ProductSheet flake() {
@@ -100,7 +103,7 @@ public final class Stories {
                 Map.of(),
                 List.of(new Kit("box", 18, 12_000)),
                 Map.of(),
-                "");
+                Advice.NONE);
     }
 
     public static TemperatureCurve curve(double... celsiusAndMinutes) {
@@ -110,6 +113,9 @@ public final class Stories {
         }
         return new TemperatureCurve(points);
     }
+
+    private Use use = Use.UNSAID;
+    private Exposure exposure = Exposure.INDOORS;
 
     public Stories floor(Shape floor) {
         shape = floor;
@@ -232,6 +238,12 @@ public final class Stories {
         return this;
     }
 
+    public Stories used(Use as, Exposure weather) {
+        use = as;
+        exposure = weather;
+        return this;
+    }
+
     /** What the plan has to be made good. */
     public Stories flawed(Flaws found) {
         flaws = found;
@@ -269,7 +281,8 @@ public final class Stories {
                 shape,
                 new ZoneFacts.PlanFacts(planDoubts, flaws),
                 substrate,
-                Exposure.INDOORS,
+                use,
+                exposure,
                 site,
                 new ZoneFields.Settings(Crew.DEFAULT, planSlabC, PatchLimits.DEFAULT),
                 layers,

@@ -11,11 +11,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import openslab.core.air.Place;
+import openslab.core.air.SunDay;
 import openslab.core.floor.Ell;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shapes;
 import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.core.floor.plan.Doubt;
 import openslab.core.job.JobBuying;
 import openslab.core.job.LayerChoice;
@@ -26,7 +29,9 @@ import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
+import openslab.core.product.Advice;
 import openslab.core.product.Clock;
+import openslab.core.product.Exposure;
 import openslab.core.product.LayerRole;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.TemperatureCurve;
@@ -79,6 +84,7 @@ public class StoryTest {
                     facts.shape(),
                     facts.plan(),
                     facts.substrate(),
+                    facts.use(),
                     facts.exposure(),
                     facts.site(),
                     facts.settings(),
@@ -174,14 +180,106 @@ public class StoryTest {
     }
 
     @Test
-    public void the_rack_puts_first_what_waits_for_nobody_but_us() {
-        var stop = new RunningClock.Next("oil", Optional.empty(), Mark.STOP, "stop");
-        var go = new RunningClock.Next("grind", Optional.empty(), Mark.GO, "go");
-        var soon = new RunningClock.Next("window", Optional.of(Stories.moment(2)), Mark.WET, "wet");
-        var late = new RunningClock.Next("reseal", Optional.of(Stories.moment(9000)), Mark.GO, "go");
-        var rack = new ArrayList<>(List.of(late, go, soon, stop));
+    public void the_rack_puts_first_what_turns_today() {
+        var stop = next("oil", Optional.empty(), Mark.STOP, RunningClock.Urgency.ACT);
+        var go = next("grind", Optional.empty(), Mark.GO, RunningClock.Urgency.ACT);
+        var missed = next("missed", Optional.of(Stories.moment(-900)), Mark.OVERDUE, RunningClock.Urgency.ACT);
+        var closing = next("closes", Optional.of(Stories.moment(2)), Mark.WINDOW_OPEN, RunningClock.Urgency.SOON);
+        var wet = next("opens", Optional.of(Stories.moment(5)), Mark.WET, RunningClock.Urgency.SOON);
+        var late = next("reseal", Optional.of(Stories.moment(9000)), Mark.GO, RunningClock.Urgency.LATER);
+        var rests = next("in service", Optional.empty(), Mark.GO, RunningClock.Urgency.RESTS);
+        var rack = new ArrayList<>(List.of(rests, late, go, wet, stop, closing, missed));
         rack.sort(RunningClock.Next.FIRST);
-        assertEquals(rack, List.of(stop, go, soon, late));
+        assertEquals(rack, List.of(closing, wet, missed, stop, go, late, rests));
+    }
+
+    private static RunningClock.Next next(String label, Optional<Instant> at, Mark mark, RunningClock.Urgency urgency) {
+        return new RunningClock.Next(label, at, mark, mark.word(), urgency);
+    }
+
+    /** A floor without an interval rests behind every clock that runs, a window that closes stands before an idle hold. */
+    @Test
+    public void a_floor_without_a_day_to_reseal_rests() {
+        var full = Stories.liquid("Clear", LayerRole.CLEAR, 5, Map.of());
+        var resting = ready().layers(List.of(Stories.layer("clear", full)))
+                .coat(PRIMER, "clear")
+                .at(PRIMER + 24 * 30);
+        assertEquals(resting.next().urgency(), RunningClock.Urgency.RESTS);
+        var idle = new Stories().at(0);
+        assertEquals(idle.next().urgency(), RunningClock.Urgency.ACT);
+        var closing = ready().coat(PRIMER, "primer").at(PRIMER + 12);
+        assertEquals(closing.next().mark(), Mark.WINDOW_OPEN);
+        var rack = new ArrayList<>(List.of(resting.next(), idle.next(), closing.next()));
+        rack.sort(RunningClock.Next.FIRST);
+        assertEquals(rack, List.of(closing.next(), idle.next(), resting.next()));
+    }
+
+    /** NREL's example place and day (Reda and Andreas 2003, from memory): sunrise 06:12:43; noon by halves of the day. */
+    @Test
+    public void the_sun_rises_where_the_floor_is() {
+        var golden = new Place.Position(39.742476, -105.1786);
+        SunDay sun = SunDay.of(golden, java.time.ZoneId.of("-07:00"), java.time.LocalDate.of(2003, 10, 17));
+        assertTrue(seconds(sun.rise().orElseThrow(), "2003-10-17T13:12:43Z") < 90, sun.toString());
+        // worked independently for that evening (STANDARDS 12.1): 17:18:52
+        assertTrue(seconds(sun.set().orElseThrow(), "2003-10-18T00:18:52Z") < 90, sun.toString());
+        assertTrue(seconds(sun.noon(), "2003-10-17T18:45:50Z") < 120, sun.toString());
+        var polar = new Place.Position(80, 20);
+        assertTrue(SunDay.of(polar, java.time.ZoneId.of("UTC"), java.time.LocalDate.of(2026, 12, 21))
+                .rise()
+                .isEmpty());
+    }
+
+    private static long seconds(Instant a, String b) {
+        return Math.abs(java.time.Duration.between(a, Instant.parse(b)).toSeconds());
+    }
+
+    /** The story begins at 08:00Z, 05:00 in the morning there; primer at +5 h is at 10:00 by the wall, the sun is up. */
+    @Test
+    public void a_coat_outdoors_is_not_begun_on_a_warming_slab() {
+        var morning = planned(5).used(Use.PATIO, Exposure.SUN).at(2).layers().get(0);
+        assertEquals(morning.findings().get(0).verdict(), Verdict.WATCH);
+        assertTrue(
+                morning.findings().get(0).measured().contains("10:00"),
+                morning.findings().toString());
+        assertTrue(planned(5).at(2).layers().get(0).findings().isEmpty(), "indoors no sun reaches it");
+        assertTrue(
+                planned(14)
+                        .used(Use.PATIO, Exposure.SUN)
+                        .at(2)
+                        .layers()
+                        .get(0)
+                        .findings()
+                        .isEmpty(),
+                "evening");
+    }
+
+    private static Stories planned(double hours) {
+        List<LayerChoice> layers = new ArrayList<>(Stories.epoxyWithFlake());
+        layers.set(0, new LayerChoice("primer", layers.get(0).sheet(), Optional.of(Stories.moment(hours))));
+        return ready().layers(layers);
+    }
+
+    /** ANSI A326.3 and ANSI/ESD S20.20, from memory; only what was read on the finished floor answers. */
+    @Test
+    public void a_use_asks_of_the_finished_floor() {
+        assertTrue(ready().at(2).service().asked().isEmpty());
+        var kitchen = ready().used(Use.KITCHEN, Exposure.INDOORS)
+                .reading(1, "slip", "A", "dcof=0.6 wet=wet")
+                .coat(PRIMER, "primer")
+                .coat(PRIMER + 12, "body")
+                .coat(PRIMER + 24, "clear");
+        var asked = kitchen.at(40).service().asked();
+        assertEquals(asked.get(0).needed(), "0.55 or more");
+        assertEquals(asked.get(0).verdict(), Verdict.HOLD, "read before it was coated says nothing");
+        kitchen.reading(50, "slip", "A", "dcof=0.548 wet=wet");
+        assertEquals(kitchen.at(60).service().asked().get(0).found(), "0.548");
+        assertEquals(kitchen.at(60).service().asked().get(0).verdict(), Verdict.HOLD);
+        kitchen.reading(51, "slip", "A", "dcof=0.58 wet=wet");
+        assertEquals(kitchen.at(60).service().asked().get(0).verdict(), Verdict.GO);
+        var laboratory =
+                ready().used(Use.LABORATORY, Exposure.INDOORS).at(2).service().asked();
+        assertEquals(laboratory.stream().map(a -> a.method()).toList(), List.of("slip", "resistance"));
+        assertEquals(laboratory.get(1).needed(), "below 1.00\u00a0GΩ");
     }
 
     @Test
@@ -214,7 +312,7 @@ public class StoryTest {
                 clocks,
                 List.of(),
                 Map.of(),
-                "");
+                Advice.NONE);
         var report = ready().layers(List.of(Stories.layer("clear", silent)))
                 .coat(PRIMER, "clear")
                 .at(11);
@@ -240,7 +338,7 @@ public class StoryTest {
                         Map.of(),
                         List.of(),
                         Map.of(),
-                        ""));
+                        Advice.NONE));
         org.testng.Assert.assertThrows(
                 IllegalArgumentException.class,
                 () -> new ProductSheet(
@@ -253,7 +351,7 @@ public class StoryTest {
                         Map.of(),
                         List.of(),
                         Map.of(),
-                        ""));
+                        Advice.NONE));
     }
 
     @Test

@@ -57,16 +57,22 @@ public class ZoneReportTest {
     @Test
     public void the_rack_counts_down_to_what_comes_next() {
         var story = coated();
-        assertEquals(story.at(CLEAR + 1).next(), next("until light foot traffic", CLEAR + 24, Mark.WET));
-        assertEquals(story.at(CLEAR + 25).next(), next("until foot traffic", CLEAR + 36, Mark.CURING));
-        assertEquals(story.at(CLEAR + 100).next(), next("until water", CLEAR + 168, Mark.CURING));
+        assertEquals(
+                story.at(CLEAR + 1).next(),
+                next("until light foot traffic", CLEAR + 24, Mark.WET, RunningClock.Urgency.SOON));
+        assertEquals(
+                story.at(CLEAR + 25).next(),
+                next("until foot traffic", CLEAR + 36, Mark.CURING, RunningClock.Urgency.SOON));
+        assertEquals(
+                story.at(CLEAR + 100).next(),
+                next("until water", CLEAR + 168, Mark.CURING, RunningClock.Urgency.LATER));
         assertEquals(story.at(CLEAR + 240).next().label(), "reseal due");
         assertEquals(story.at(CLEAR + 240).next().mark(), Mark.GO);
         assertEquals(story.at(24 * 365.25 * 5 + 100).next().mark(), Mark.OVERDUE);
     }
 
-    private static RunningClock.Next next(String label, double hours, Mark mark) {
-        return new RunningClock.Next(label, Optional.of(Stories.moment(hours)), mark, mark.word());
+    private static RunningClock.Next next(String label, double hours, Mark mark, RunningClock.Urgency urgency) {
+        return new RunningClock.Next(label, Optional.of(Stories.moment(hours)), mark, mark.word(), urgency);
     }
 
     @Test

@@ -3,6 +3,8 @@ package openslab.server;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.Optional;
+import openslab.server.store.Beginning;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
@@ -12,9 +14,19 @@ import org.springframework.context.annotation.Bean;
 @SpringBootApplication
 public class OpenSlab {
     public static void main(String[] args) {
-        var context = SpringApplication.run(OpenSlab.class, args);
-        String port = context.getEnvironment().getProperty("local.server.port");
-        System.out.println("Open Slab is ready at http://127.0.0.1:" + port);
+        try {
+            Beginning.requireSound(args);
+            var context = SpringApplication.run(OpenSlab.class, args);
+            String port = context.getEnvironment().getProperty("local.server.port");
+            System.out.println("Open Slab is ready at http://127.0.0.1:" + port);
+        } catch (RuntimeException e) {
+            Optional<String> why = Beginning.why(e, args);
+            if (why.isEmpty()) {
+                throw e;
+            }
+            System.err.println("Open Slab does not start: " + why.get());
+            System.exit(1);
+        }
     }
 
     /** The one clock. {@code --clock} stops it, for tests and pictures. */

@@ -134,7 +134,9 @@ public class DeviceTest {
         assertEquals(count(sent(id)), 12_000);
         assertEquals(collect(id).body().path("samples").asLong(), 0);
         device.stop(0);
-        String again = on(description("A", "AIR_RH"), 12_003, n -> sample(n % 1200, "A", "55." + n % 7, "% RH")
+        // moved to another address it is asked from its first number on, and what is here already is left out
+        String again = on(description("A", "AIR_RH"), 12_003, n -> sample(
+                        n % 1200, "A", n > 12_000 ? "66." + n % 10 : "5" + n % 10 + "." + n % 7, "% RH")
                 .replace("\"n\":" + n % 1200, "\"n\":" + n));
         JsonNode shelf = app.get("/api/instruments").body();
         for (JsonNode i : shelf) {
@@ -149,8 +151,11 @@ public class DeviceTest {
                         200);
             }
         }
-        assertEquals(collect(id).body().path("samples").asLong(), 3);
+        JsonNode moved = collect(id).body();
+        assertEquals(moved.path("samples").asLong(), 3);
+        assertEquals(moved.path("repeated").asLong(), 12_000);
         assertEquals(count(sent(id)), 12_003);
+        assertEquals(collect(id).body().path("repeated").asLong(), 0);
     }
 
     @Test

@@ -174,7 +174,7 @@ public class SurveyApiTest {
         assertEquals(acrylic.path("without").asString(), "GO", acrylic.toString());
         JsonNode shielded = named(candidates, "id", "shielded-epoxy");
         assertEquals(shielded.path("without").asString(), "GO", shielded.toString());
-        assertEquals(shielded.path("limits").asString(), "20 lb, 99 % in the slab");
+        assertEquals(shielded.path("limits").asString(), "20 lb, 99\u00a0% in the slab");
     }
 
     /** Two metres by one on the rope walk's 79.52 m²: 2.5 %; once proved gone it counts no more. */

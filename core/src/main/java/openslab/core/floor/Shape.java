@@ -21,6 +21,11 @@ public interface Shape {
         return List.of(outline().corners());
     }
 
+    /** {@link #rings} of every part. */
+    default List<List<List<Outline.Corner>>> parts() {
+        return List.of(rings());
+    }
+
     Figure area(UnitSystem system);
 
     Figure perimeter(UnitSystem system);

@@ -118,16 +118,18 @@ final class DayLine {
                     && waits.map(w -> !w.isBefore(standing.get(0).from())).orElse(true)) {
                 return comeBack(standing.get(0), now);
             }
-            return RunningClock.Next.of(judged.summary().replaceFirst("\\.$", ""), waits, Mark.of(judged.verdict()));
+            return RunningClock.Next.of(
+                    judged.summary().replaceFirst("\\.$", ""), waits, Mark.of(judged.verdict()), now);
         }
         if (prep.mark() != Mark.DONE) {
-            return RunningClock.Next.of(prep.title() + ", then its gates", Optional.empty(), Mark.of(judged.verdict()));
+            return RunningClock.Next.of(
+                    prep.title() + ", then its gates", Optional.empty(), Mark.of(judged.verdict()), now);
         }
         return liquids.stream()
                 .findFirst()
                 .map(first -> RunningClock.Next.of(
-                        first.sheet().role().label() + " goes on", first.start().filter(now::isBefore), Mark.GO))
-                .orElseGet(() -> RunningClock.Next.of("Choose a build-up", Optional.empty(), Mark.HOLD));
+                        first.sheet().role().label() + " goes on", first.start().filter(now::isBefore), Mark.GO, now))
+                .orElseGet(() -> RunningClock.Next.of("Choose a build-up", Optional.empty(), Mark.HOLD, now));
     }
 
     /** A clock that runs, a step that is done again, or the step it stands at; empty where nobody has begun. */
@@ -141,41 +143,45 @@ final class DayLine {
                             ? RunningClock.Next.of(
                                     running.get().timed() ? "then " + gate : "until " + gate,
                                     Optional.of(ready),
-                                    running.get().timed() ? Mark.IN_HAND : Mark.WET)
-                            : RunningClock.Next.of("test now: " + gate, Optional.empty(), Mark.WINDOW_OPEN));
+                                    running.get().timed() ? Mark.IN_HAND : Mark.WET,
+                                    now)
+                            : RunningClock.Next.of("test now: " + gate, Optional.empty(), Mark.WINDOW_OPEN, now));
         }
         Optional<RunningClock.Next> again = prep.repeating()
-                .map(s -> RunningClock.Next.of("again: " + Show.lower(s.title()), Optional.empty(), Mark.HOLD));
+                .map(s -> RunningClock.Next.of("again: " + Show.lower(s.title()), Optional.empty(), Mark.HOLD, now));
         if (again.isPresent() || prep.mark() != Mark.IN_HAND) {
             return again;
         }
         return prep.open().stream()
                 .findFirst()
-                .map(s -> RunningClock.Next.of(Show.lower(s.title()), Optional.empty(), Mark.IN_HAND));
+                .map(s -> RunningClock.Next.of(Show.lower(s.title()), Optional.empty(), Mark.IN_HAND, now));
     }
 
     /** To a test that stands on the floor: not before its time, and then within its window. */
     private static RunningClock.Next comeBack(Standing.Out out, Instant now) {
         String what = out.standing().then() + " at " + out.place();
         if (now.isBefore(out.from())) {
-            return RunningClock.Next.of("then " + what, Optional.of(out.from()), Mark.HOLD);
+            return RunningClock.Next.of("then " + what, Optional.of(out.from()), Mark.HOLD, now);
         }
         boolean late = out.until().map(u -> u.isBefore(now)).orElse(false);
         return RunningClock.Next.of(
                 late ? what + " has stood too long" : what + " now",
                 out.until(),
-                late ? Mark.OVERDUE : Mark.WINDOW_OPEN);
+                late ? Mark.OVERDUE : Mark.WINDOW_OPEN,
+                now);
     }
 
     private static RunningClock.Next beforeCoat(LayerReport done, LayerReport next, Instant now) {
         String coat = next.sheet().role().label().toLowerCase(java.util.Locale.ROOT);
         return switch (done.mark()) {
-            case WET -> RunningClock.Next.of("window opens for the " + coat, done.at(Clock.RECOAT_OPENS), Mark.WET);
+            case WET ->
+                RunningClock.Next.of("window opens for the " + coat, done.at(Clock.RECOAT_OPENS), Mark.WET, now);
             case WINDOW_OPEN ->
-                RunningClock.Next.of("window closes for the " + coat, done.at(Clock.RECOAT_CLOSES), Mark.WINDOW_OPEN);
+                RunningClock.Next.of(
+                        "window closes for the " + coat, done.at(Clock.RECOAT_CLOSES), Mark.WINDOW_OPEN, now);
             default ->
                 RunningClock.Next.of(
-                        "window missed: abrade, then the " + coat, done.at(Clock.RECOAT_CLOSES), Mark.OVERDUE);
+                        "window missed: abrade, then the " + coat, done.at(Clock.RECOAT_CLOSES), Mark.OVERDUE, now);
         };
     }
 
@@ -187,8 +193,11 @@ final class DayLine {
             return RunningClock.Next.of(
                     "until " + running.get().label().toLowerCase(java.util.Locale.ROOT),
                     running.get().at(),
-                    top.mark());
+                    top.mark(),
+                    now);
         }
-        return RunningClock.Next.of("reseal due", service.reseal().map(r -> r.due()), service.mark());
+        return service.reseal()
+                .map(r -> RunningClock.Next.of("reseal due", Optional.of(r.due()), service.mark(), now))
+                .orElseGet(() -> RunningClock.Next.rests("in service, no day to reseal known", service.mark()));
     }
 }

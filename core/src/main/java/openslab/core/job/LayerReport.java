@@ -10,13 +10,16 @@ import openslab.core.mix.FlakeSplit;
 import openslab.core.product.Clock;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
+import openslab.core.survey.Finding;
 
 /**
  * One layer: its film, its mix and its clocks.
  *
  * @param amount litres or kilograms that this zone takes, allowance included
+ * @param mixing how it is mixed, as its sheet has it
  * @param batching empty for a broadcast and where the pot life is not known; {@code whyNoBatches} then says why
  * @param start when it went on, or when it is to; {@code started} says which
+ * @param findings about when it is to begin
  * @param logged litres or kilograms logged as mixed so far
  */
 public record LayerReport(
@@ -25,12 +28,14 @@ public record LayerReport(
         Optional<Figure> wet,
         Optional<Figure> dry,
         Figure amount,
+        String mixing,
         Optional<Batching> batching,
         String whyNoBatches,
         Optional<FlakeSplit> split,
         Started started,
         Optional<Instant> start,
         List<TimedClock> clocks,
+        List<Finding> findings,
         int batchesLogged,
         double logged,
         Mark mark) {
@@ -73,15 +78,37 @@ public record LayerReport(
                 wet,
                 dry,
                 amount,
+                mixing,
                 batching,
                 whyNoBatches,
                 split,
                 started,
                 start,
                 clocks,
+                findings,
                 batchesLogged,
                 logged,
                 word);
+    }
+
+    LayerReport found(List<Finding> about) {
+        return new LayerReport(
+                id,
+                sheet,
+                wet,
+                dry,
+                amount,
+                mixing,
+                batching,
+                whyNoBatches,
+                split,
+                started,
+                start,
+                clocks,
+                about,
+                batchesLogged,
+                logged,
+                mark);
     }
 
     /** Film and mix of {@code layer}; start, clocks and mark come with {@link LayerSchedule}. */
@@ -99,12 +126,14 @@ public record LayerReport(
                 layer.wet(),
                 layer.dry(),
                 amount,
+                choice.sheet().mixing(),
                 mix.batching(),
                 mix.whyNot(),
                 mix.split(),
                 slot.started(),
                 slot.start(),
                 slot.clocks(),
+                List.of(),
                 batches.size(),
                 batches.stream()
                         .mapToDouble(e -> e.values().get("volume").base())

@@ -1,5 +1,6 @@
 package openslab.core.job;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.Optional;
@@ -13,14 +14,36 @@ import java.util.Optional;
  * @param planned true when it hangs on a start that was not logged yet
  */
 public record RunningClock(String label, Instant from, Instant to, Mark mark, boolean planned) {
-    /** What the rack counts down to. @param at empty when nothing runs and somebody has to act */
-    public record Next(String label, Optional<Instant> at, Mark mark, String word) {
-        static Next of(String label, Optional<Instant> at, Mark mark) {
-            return new Next(label, at, mark, mark.word());
+    /** How soon somebody has to look. */
+    public enum Urgency {
+        /** A window is open and closes, or a clock runs out within a day. */
+        SOON,
+        /** Nothing runs; somebody has to act, and it gets no worse by the hour. */
+        ACT,
+        LATER,
+        /** Nothing is to be done that anybody knows of. */
+        RESTS
+    }
+
+    /** What the rack counts down to. @param at empty when nothing runs */
+    public record Next(String label, Optional<Instant> at, Mark mark, String word, Urgency urgency) {
+        private static final Duration A_DAY = Duration.ofDays(1);
+
+        static Next of(String label, Optional<Instant> at, Mark mark, Instant now) {
+            Urgency urgency = at.isEmpty() || at.get().isBefore(now)
+                    ? Urgency.ACT
+                    : mark == Mark.WINDOW_OPEN || !at.get().isAfter(now.plus(A_DAY)) ? Urgency.SOON : Urgency.LATER;
+            return new Next(label, at, mark, mark.word(), urgency);
         }
 
-        /** The one that needs attention first: what waits for nobody but us, the worse word first, then the earlier moment. */
-        public static final Comparator<Next> FIRST = Comparator.comparing((Next n) -> n.at().orElse(Instant.MIN))
-                .thenComparing(Next::mark, Comparator.reverseOrder());
+        static Next rests(String label, Mark mark) {
+            return new Next(label, Optional.empty(), mark, mark.word(), Urgency.RESTS);
+        }
+
+        /** The one that needs attention first: what turns today by its hour, then what waits for us, the worse word first. */
+        public static final Comparator<Next> FIRST = Comparator.comparing(Next::urgency)
+                .thenComparing(n -> n.urgency == Urgency.ACT ? Instant.MIN : n.at().orElse(Instant.MAX))
+                .thenComparing(Next::mark, Comparator.reverseOrder())
+                .thenComparing(n -> n.at().orElse(Instant.MAX));
     }
 }

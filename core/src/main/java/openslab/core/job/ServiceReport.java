@@ -5,35 +5,42 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.care.Reseal;
+import openslab.core.care.UseAsks;
 import openslab.core.product.Clock;
-import openslab.core.product.Exposure;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Survey;
 
 /**
  * Return to service and the day it is due again.
  *
  * @param ladder the service clocks of the top layer, in order
  * @param whyNoReseal empty when {@code reseal} is present
+ * @param asked what the use asks of the finished floor
+ * @param care how the floor is looked after, as the sheet of its top layer has it
  */
 public record ServiceReport(
         List<LayerReport.TimedClock> ladder,
         LayerReport.Started started,
         Optional<Reseal> reseal,
         String whyNoReseal,
+        String care,
+        List<UseAsks.Asked> asked,
         Mark mark) {
 
-    static ServiceReport of(
-            Optional<LayerReport> top, Exposure exposure, ZoneId where, UnitSystem system, Instant now) {
+    static ServiceReport of(Optional<LayerReport> top, ZoneFacts zone, ZoneId where, UnitSystem system, Instant now) {
         if (top.isEmpty()) {
             return new ServiceReport(
                     List.of(),
                     LayerReport.Started.UNKNOWN,
                     Optional.empty(),
                     "No build-up is chosen yet.",
+                    "",
+                    UseAsks.of(zone.use(), zone.exposure(), finished(zone, Optional.empty())),
                     Mark.NOT_STARTED);
         }
         LayerReport layer = top.get();
-        Optional<Reseal> reseal = layer.start().flatMap(at -> Reseal.of(layer.sheet(), exposure, at, where, system));
+        Optional<Reseal> reseal =
+                layer.start().flatMap(at -> Reseal.of(layer.sheet(), zone.exposure(), at, where, system));
         String whyNot = reseal.isPresent()
                 ? ""
                 : layer.start().isEmpty()
@@ -44,7 +51,19 @@ public record ServiceReport(
                 layer.started(),
                 reseal,
                 whyNot,
+                layer.sheet().care(),
+                UseAsks.of(
+                        zone.use(),
+                        zone.exposure(),
+                        finished(zone, layer.start().filter(s -> layer.coated()))),
                 mark(layer, reseal, now));
+    }
+
+    /** What was read since the top coat went on: before that it was another floor. */
+    private static Survey finished(ZoneFacts zone, Optional<Instant> coated) {
+        return new Survey(zone.survey().readings().stream()
+                .filter(r -> coated.map(at -> !r.at().isBefore(at)).orElse(false))
+                .toList());
     }
 
     private static Mark mark(LayerReport top, Optional<Reseal> reseal, Instant now) {

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.core.floor.plan.Doubt;
 import openslab.core.floor.plan.Flaws;
 import openslab.core.mix.Crew;
@@ -50,6 +51,7 @@ public final class ZoneFacts {
     private final Shape shape;
     private final PlanFacts plan;
     private final Substrate substrate;
+    private final Use use;
     private final Exposure exposure;
     private final SiteLimits site;
     private final ZoneFields.Settings settings;
@@ -73,6 +75,7 @@ public final class ZoneFacts {
             Shape shape,
             PlanFacts plan,
             Substrate substrate,
+            Use use,
             Exposure exposure,
             SiteLimits site,
             ZoneFields.Settings settings,
@@ -83,6 +86,7 @@ public final class ZoneFacts {
         this.shape = shape;
         this.plan = plan;
         this.substrate = substrate;
+        this.use = use;
         this.exposure = exposure;
         this.site = site;
         this.settings = settings;
@@ -138,6 +142,10 @@ public final class ZoneFacts {
 
     public Substrate substrate() {
         return substrate;
+    }
+
+    public Use use() {
+        return use;
     }
 
     public Exposure exposure() {

@@ -1,10 +1,10 @@
 package openslab.core.job;
 
 import java.time.Instant;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.air.Place;
 import openslab.core.buildup.BuildUp;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Shape;
@@ -47,8 +47,8 @@ public record ZoneReport(
 
     private static final Source PLAN = Source.ours("a floor is coated by its measured shape");
 
-    /** @param where the floor's time zone, in which months are counted */
-    public static ZoneReport of(ZoneFacts zone, UnitSystem system, ZoneId where, Instant now) {
+    /** @param where the floor is: its days and months are counted there, and the sun stands over it */
+    public static ZoneReport of(ZoneFacts zone, UnitSystem system, Place where, Instant now) {
         Figure area = zone.shape().area(system);
         BuildUp buildUp =
                 BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system);
@@ -59,10 +59,13 @@ public record ZoneReport(
         Survey.Judgement judged = site.map(s -> survey.judge(s, besides)).orElseGet(ZoneReport::nothingChosen);
         ProfileNeed need = buildUp.profileNeed();
         PrepReport prep = PrepReport.of(zone, need, buildUp.profileByThickness(), system);
-        List<LayerReport> layers = LayerStack.of(zone, buildUp, area.base(), system, now);
+        List<LayerReport> layers = LayerStack.of(zone, buildUp, area.base(), system, now).stream()
+                .map(l -> l.found(
+                        Warming.of(l, zone.exposure(), where).map(List::of).orElse(List.of())))
+                .toList();
         Optional<LayerReport> top =
                 layers.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b);
-        ServiceReport service = ServiceReport.of(top, zone.exposure(), where, system, now);
+        ServiceReport service = ServiceReport.of(top, zone, where.zone(), system, now);
         return new ZoneReport(
                 zone.id(),
                 zone.name(),

@@ -79,7 +79,7 @@ final class AbradeHard implements PrepMethod {
                                 metal ? "Before it blooms with rust." : "Dry to the touch and to the meter.",
                                 "A night of dew undoes it.")
                         .which("dry")
-                        .until(Gate.dry(2))
+                        .until(Gate.dry(2, true))
                         .closes());
     }
 }

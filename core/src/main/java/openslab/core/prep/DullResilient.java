@@ -64,7 +64,7 @@ final class DullResilient implements PrepMethod {
                                 "Separate mops for cleaner and rinse.",
                                 "Cleaner left behind keeps a finish from filming.")
                         .until(Gate.residue()),
-                Steps.dry(Steps.VINYL_DRIES_H, "Seams last.", "Water in a seam comes up through the finish."),
+                Steps.dryResilient(condition.substrate()),
                 Step.of(
                                 Works.PRIME_WORN,
                                 "Prime where it drinks or is worn",

@@ -237,7 +237,8 @@ public record Gate(
                 });
     }
 
-    static Gate dry(double hours) {
+    /** @param fan whether air may be moved over it */
+    static Gate dry(double hours, boolean fan) {
         Field wait = Field.quantity(DRIED, "Hours since it was last wet", Unit.HOUR, 0, 5000, "");
         Field dark = Field.choice(
                 "dark", "Dark patches", new Field.Choice("none", "None"), new Field.Choice("some", "Some"));
@@ -246,7 +247,9 @@ public record Gate(
                 "Dry",
                 List.of(wait, dark),
                 Math.round(hours) + " h and no dark patch",
-                "Leave it to dry; a fan is fine for wash water.",
+                fan
+                        ? "Leave it to dry; a fan is fine for wash water."
+                        : "Leave it to dry by itself: no fan on a floor that carries a static finish.",
                 PRACTICE,
                 false,
                 v -> Unit.HOUR.fromBase(v.get(DRIED).base()) >= hours && is(v, "dark", "none"));

@@ -2,6 +2,7 @@ package openslab.core.prep;
 
 import java.util.ArrayList;
 import java.util.List;
+import openslab.core.floor.Substrate;
 import openslab.core.prep.silica.SilicaTask;
 import openslab.core.prep.wash.Dose;
 import openslab.core.prep.work.Work;
@@ -70,9 +71,23 @@ final class Steps {
     }
 
     static Step dry(double hours, String does, String why) {
+        return dry(hours, true, does, why);
+    }
+
+    /** A resilient floor, seams last; a static-dissipative one dries by itself. */
+    static Step dryResilient(Substrate substrate) {
+        boolean fan = substrate != Substrate.STATIC_DISSIPATIVE;
+        return dry(
+                VINYL_DRIES_H,
+                fan,
+                fan ? "Seams last." : "Seams last; no fan, the finish that follows wants still air too.",
+                "Water in a seam comes up through the finish.");
+    }
+
+    private static Step dry(double hours, boolean fan, String does, String why) {
         return Step.of(Works.DRY, "Dry " + words(hours), does, why)
                 .dwells(Step.hours(hours))
-                .until(Gate.dry(hours));
+                .until(Gate.dry(hours, fan));
     }
 
     private static String words(double hours) {

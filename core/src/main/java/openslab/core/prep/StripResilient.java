@@ -75,7 +75,7 @@ final class StripResilient implements PrepMethod {
                         .until(Gate.nothingLifts())
                         .failingRepeats(lay.id()),
                 rinse,
-                Steps.dry(Steps.VINYL_DRIES_H, "Seams last.", "Water in a seam comes up through the finish."),
+                Steps.dryResilient(condition.substrate()),
                 Step.of(
                                 Works.PRIME_WORN,
                                 "Prime where it is worn",

@@ -26,7 +26,7 @@ public record ProductSheet(
         Map<Clock, TemperatureCurve> clocks,
         List<Kit> kits,
         Map<Exposure, Double> resealYears,
-        String note) {
+        Advice advice) {
 
     public ProductSheet {
         Require.that(
@@ -42,6 +42,16 @@ public record ProductSheet(
     /** The sheet as the origin of a number. */
     public Source source() {
         return Source.sheet(name);
+    }
+
+    /** How it is mixed, in words. */
+    public String mixing() {
+        return advice.mixing(liquid);
+    }
+
+    /** How a floor is looked after that ends in it, in words. */
+    public String care() {
+        return advice.careOr();
     }
 
     public Optional<TemperatureCurve> curve(Clock clock) {

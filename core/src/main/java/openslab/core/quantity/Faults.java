@@ -23,25 +23,37 @@ public final class Faults {
     private static final Instant LATEST = Instant.parse("2100-01-01T00:00:00Z");
 
     private final List<InvalidInput.Fault> faults = new ArrayList<>();
+    /** Not told any more. */
+    private int more;
 
     /** Runs {@code parse}, keeping its faults. */
     public <T> T read(Supplier<T> parse) {
         try {
             return parse.get();
         } catch (InvalidInput e) {
-            faults.addAll(e.faults());
+            e.faults().forEach(this::add);
+            more += e.more();
             return null;
         }
     }
 
     public void add(String field, Object value, String accepted) {
-        faults.add(new InvalidInput.Fault(field, value == null ? null : value.toString(), accepted));
+        add(new InvalidInput.Fault(field, value == null ? null : value.toString(), accepted));
+    }
+
+    private void add(InvalidInput.Fault fault) {
+        if (faults.size() < InvalidInput.TOLD) {
+            faults.add(fault);
+        } else {
+            more++;
+        }
     }
 
     /** A line of words: no control characters, no angle brackets. */
     public String line(String field, String value, int min, int max) {
         String text = value == null ? "" : value.strip();
-        boolean plain = text.chars().noneMatch(c -> Character.isISOControl(c) || c == '<' || c == '>');
+        boolean plain =
+                Text.isWhole(text) && text.chars().noneMatch(c -> Character.isISOControl(c) || c == '<' || c == '>');
         if (text.length() < min || text.length() > max || !plain) {
             add(field, text.isEmpty() ? null : text, min + " to " + max + " characters, without < or >");
             return null;
@@ -52,7 +64,9 @@ public final class Faults {
     /** Several lines of anything printable. */
     public String prose(String field, String value, int max) {
         String text = value == null ? "" : value.strip();
-        if (text.length() > max || text.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\t')) {
+        boolean printable =
+                Text.isWhole(text) && text.chars().noneMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\t');
+        if (text.length() > max || !printable) {
             add(field, text, "at most " + max + " printable characters");
             return null;
         }
@@ -129,7 +143,7 @@ public final class Faults {
     /** @throws InvalidInput with every fault found so far, if there was one */
     public void check() {
         if (!faults.isEmpty()) {
-            throw new InvalidInput(faults);
+            throw new InvalidInput(faults, more);
         }
     }
 }

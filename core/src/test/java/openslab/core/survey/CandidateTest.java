@@ -8,6 +8,7 @@ import java.util.Optional;
 import openslab.core.Stories;
 import openslab.core.buildup.Candidate;
 import openslab.core.job.CandidateReport;
+import openslab.core.product.Advice;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Liquid;
 import openslab.core.product.ProductSheet;
@@ -30,7 +31,7 @@ public class CandidateTest {
                 Map.of(),
                 List.of(),
                 Map.of(),
-                "");
+                Advice.NONE);
     }
 
     private static final Candidate ACRYLIC =

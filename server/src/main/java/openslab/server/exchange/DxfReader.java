@@ -19,6 +19,8 @@ final class DxfReader {
     private static final int MOST_STROKES = 20_000;
     private static final int MOST_VERTICES = 200_000;
     private static final double FARTHEST = 1e9;
+    private static final int MOST_BULGE = 100;
+    private static final double MOST_RADIUS = 1e7;
     private static final int CLOSED = 1;
     /** 3D meshes, which lie on no floor. */
     private static final int MESH = 16 | 64;
@@ -99,6 +101,7 @@ final class DxfReader {
             case "POLYLINE" -> {
                 var places = new ArrayList<Vertex>();
                 boolean mesh = (flags(own) & MESH) != 0;
+                boolean mirrored = mirrored(own);
                 while (is(group, 0, "VERTEX")) {
                     var vertex = new ArrayList<Group>();
                     group = next();
@@ -107,7 +110,7 @@ final class DxfReader {
                         group = next();
                     }
                     if ((flags(vertex) & SPLINE_FRAME) == 0) {
-                        places.add(vertex(vertex, mirrored(own)));
+                        places.add(vertex(vertex, mirrored));
                         count(begin);
                     }
                 }
@@ -165,10 +168,20 @@ final class DxfReader {
         return Stroke.circle(layer(own), mirrored(own) ? -x : x, number(begin, own, 20), radius);
     }
 
+    /** Tan of a quarter of an arc's angle: at a hundred all but two degrees of a circle. */
+    private double bulge(Group group) {
+        double bulge = number(group);
+        if (Math.abs(bulge) > MOST_BULGE) {
+            throw fault(
+                    group.line(), group.value(), "a bulge from -" + MOST_BULGE + " to " + MOST_BULGE + " (group 42)");
+        }
+        return bulge;
+    }
+
     private double radius(Group begin, List<Group> own) {
         double radius = number(begin, own, 40);
-        if (radius <= 0) {
-            throw fault(begin.line(), "a radius of " + radius, "a radius above 0 (group 40)");
+        if (radius <= 0 || radius > MOST_RADIUS) {
+            throw fault(begin.line(), "a radius of " + radius, "a radius above 0, at most 1e7 (group 40)");
         }
         return radius;
     }
@@ -203,9 +216,11 @@ final class DxfReader {
     private List<Vertex> lightVertices(List<Group> own) {
         var places = new ArrayList<Vertex>();
         var vertex = new ArrayList<Group>();
+        // asked once: it looks through all of a polyline that may have a hundred thousand places
+        boolean mirrored = mirrored(own);
         for (Group group : own) {
             if (group.code() == 10 && !vertex.isEmpty()) {
-                places.add(vertex(vertex, mirrored(own)));
+                places.add(vertex(vertex, mirrored));
                 vertex.clear();
             }
             if (group.code() == 10 || !vertex.isEmpty() && (group.code() == 20 || group.code() == 42)) {
@@ -216,7 +231,7 @@ final class DxfReader {
             }
         }
         if (!vertex.isEmpty()) {
-            places.add(vertex(vertex, mirrored(own)));
+            places.add(vertex(vertex, mirrored));
         }
         return places;
     }
@@ -224,7 +239,7 @@ final class DxfReader {
     private Vertex vertex(List<Group> own, boolean mirrored) {
         Group begin = own.isEmpty() ? new Group(0, "VERTEX", at) : own.get(0);
         double x = number(begin, own, 10);
-        double bulge = find(own, 42).map(this::number).orElse(0.0);
+        double bulge = find(own, 42).map(this::bulge).orElse(0.0);
         return new Vertex(mirrored ? -x : x, number(begin, own, 20), mirrored ? -bulge : bulge);
     }
 
@@ -294,10 +309,14 @@ final class DxfReader {
         String code = lines[at].strip();
         String value = lines[at + 1].strip();
         at += 2;
-        if (code.length() > 5 || !code.matches("-?\\d+")) {
+        if (!isCode(code)) {
             throw fault(line, code, "a group code, a whole number: this is no ASCII DXF");
         }
         return new Group(Integer.parseInt(code), value, line + 1);
+    }
+
+    private static boolean isCode(String text) {
+        return text.length() <= 5 && text.matches("-?\\d+");
     }
 
     private static InvalidInput fault(int line, String found, String expected) {

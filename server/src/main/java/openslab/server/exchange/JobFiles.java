@@ -15,7 +15,6 @@ import openslab.core.job.LogEntry;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
-import openslab.core.quantity.UnitSystem;
 import openslab.server.floor.PlanForm;
 import openslab.server.floor.PlanStore;
 import openslab.server.floor.Plans;
@@ -36,6 +35,9 @@ import org.springframework.stereotype.Service;
 /** Writes a job to a file and reads it back: whole, or not at all. */
 @Service
 class JobFiles {
+    /** More often than this nobody saved a job. */
+    private static final int MOST_REVISIONS = 100_000_000;
+
     private final JobStore store;
     private final ZoneStore zones;
     private final LogStore logs;
@@ -154,7 +156,7 @@ class JobFiles {
             requireSheets(file);
             Set<UUID> keys = new HashSet<>();
             for (int i = 0; i < file.zones().size(); i++) {
-                zone(jobId, job.units(), file.zones().get(i), "zones[" + i + "]", renamed, keys);
+                zone(jobId, job, file.zones().get(i), "zones[" + i + "]", renamed, keys);
             }
             var plan = file.plan() == null ? PlanForm.EMPTY : file.plan();
             at("plan", () -> {
@@ -172,6 +174,9 @@ class JobFiles {
         }
         if (file.formatVersion() < JobFile.OLDEST || file.formatVersion() > JobFile.VERSION) {
             faults.add("formatVersion", file.formatVersion(), "version " + JobFile.OLDEST + " to " + JobFile.VERSION);
+        }
+        if (file.revision() > MOST_REVISIONS) {
+            faults.add("revision", file.revision(), "at most " + MOST_REVISIONS);
         }
         if (file.zones() == null) {
             faults.add("zones", null, "a list of zones, empty if there are none");
@@ -196,7 +201,7 @@ class JobFiles {
 
     private void zone(
             UUID jobId,
-            UnitSystem units,
+            Forms.JobFacts job,
             JobFile.ZonePart part,
             String path,
             UnaryOperator<String> renamed,
@@ -204,10 +209,13 @@ class JobFiles {
         required(path, part);
         UUID zoneId = uuid(path + ".id", part.id(), renamed);
         requireNew("zone", "id", zoneId, path + ".id");
-        var choice = readZone(path + ".facts", part.facts(), units);
+        var choice = readZone(path + ".facts", part.facts(), job);
         var layers = new ArrayList<ZoneStore.StoredLayer>();
         for (int i = 0; i < required(path + ".layers", part.layers()).size(); i++) {
             layers.add(layer(part.layers().get(i), path + ".layers[" + i + "]"));
+        }
+        if (layers.stream().map(ZoneStore.StoredLayer::id).distinct().count() < layers.size()) {
+            throw new InvalidInput(path + ".layers", "one id twice", "layers each of another id");
         }
         zones.insert(jobId, zoneId, choice, layers);
         List<String> layerIds = layers.stream().map(ZoneStore.StoredLayer::id).toList();
@@ -221,7 +229,7 @@ class JobFiles {
             }
             requireNew("log_entry", "entry_key", entryKey, here + ".key");
             var form = required(here + ".entry", entry.entry());
-            var scope = new Forms.LogScope(units, layerIds, List.copyOf(before), jobs.latest());
+            var scope = new Forms.LogScope(job.units(), layerIds, List.copyOf(before), jobs.latest());
             var strike = "STRIKE".equals(form.kind()) && form.subject() != null;
             var read =
                     at(here + ".entry", () -> Forms.read(entryKey, strike ? withSubject(form, renamed) : form, scope));
@@ -247,9 +255,9 @@ class JobFiles {
         return at("job", () -> Forms.read(form));
     }
 
-    private static Forms.ZoneChoice readZone(String path, Forms.ZoneForm form, UnitSystem units) {
+    private static Forms.ZoneChoice readZone(String path, Forms.ZoneForm form, Forms.JobFacts job) {
         Forms.ZoneForm present = required(path, form);
-        return at(path, () -> Forms.read(present, units));
+        return at(path, () -> Forms.read(present, job));
     }
 
     private ZoneStore.StoredLayer layer(JobFile.LayerPart part, String path) {
@@ -316,9 +324,11 @@ class JobFiles {
         try {
             return read.get();
         } catch (InvalidInput e) {
-            throw new InvalidInput(e.faults().stream()
-                    .map(f -> new InvalidInput.Fault(path + "." + f.field(), f.value(), f.accepted()))
-                    .toList());
+            throw new InvalidInput(
+                    e.faults().stream()
+                            .map(f -> new InvalidInput.Fault(path + "." + f.field(), f.value(), f.accepted()))
+                            .toList(),
+                    e.more());
         }
     }
 }

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import openslab.core.job.LogEntry;
 import openslab.core.quantity.InvalidInput;
@@ -40,7 +41,7 @@ class ReadingsCsv {
     private static final List<String> ALWAYS =
             List.of("key", "zone", "method", "place", "at", "by", "note", "instrument", "calibrated", "good until");
     private static final int MOST_ROWS = 20_000;
-    private static final int MOST_FAULTS = 40;
+    private static final int MOST_FAULTS = InvalidInput.TOLD;
 
     private static final CSVFormat FORMAT = CSVFormat.RFC4180
             .builder()
@@ -86,7 +87,21 @@ class ReadingsCsv {
     }
 
     private static String line(List<Object> cells) {
-        return FORMAT.format(cells.toArray()) + FORMAT.getRecordSeparator();
+        return FORMAT.format(cells.stream().map(ReadingsCsv::harmless).toArray()) + FORMAT.getRecordSeparator();
+    }
+
+    /** A spreadsheet runs what begins so; a minus before a number is one. An apostrophe keeps it a text, and is read off again. */
+    private static final Pattern RUNS = Pattern.compile("'*[=+\\-@\\t\\r].*", Pattern.DOTALL);
+
+    private static final Pattern NUMBER = Pattern.compile("[+-]?\\d[\\d.,]*(\\s?[^\\s\\d=+@|(!-]{1,8})?");
+
+    private static Object harmless(Object cell) {
+        String text = String.valueOf(cell);
+        return RUNS.matcher(text).matches() && !NUMBER.matcher(text).matches() ? "'" + text : cell;
+    }
+
+    private static String asWritten(String cell) {
+        return cell.startsWith("'") && RUNS.matcher(cell).matches() ? cell.substring(1) : cell;
     }
 
     private static List<LogEntry> readings(ZoneStore.StoredZone zone) {
@@ -201,7 +216,7 @@ class ReadingsCsv {
             String at = "line " + line.getRecordNumber();
             Map<String, String> cells = new TreeMap<>();
             for (int i = 0; i < Math.min(columns.size(), line.size()); i++) {
-                cells.put(columns.get(i), line.get(i));
+                cells.put(columns.get(i), asWritten(line.get(i)));
             }
             if (line.size() > columns.size()) {
                 faults.add(new InvalidInput.Fault(at, line.size() + " cells", "at most " + columns.size()));

@@ -11,7 +11,6 @@ import openslab.core.floor.plan.FloorPlan;
 import openslab.core.floor.plan.PlanReport;
 import openslab.core.quantity.UnitSystem;
 import openslab.server.web.StaleWrite;
-import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 import tools.jackson.databind.ObjectMapper;
@@ -162,20 +161,16 @@ public class PlanStore {
     /** Lets another revision stand. @throws StaleWrite with what changed since {@code seen} */
     void move(UUID jobId, int seen, int revision) {
         requireSeen(jobId, seen, get(jobId));
-        try {
-            db.sql(
-                            """
-                    insert into plan_move (job_id, version, revision, moved_at)
-                    values (:job, :version, :revision, :now)""")
-                    .param("job", jobId)
-                    .param("version", seen + 1)
-                    .param("revision", revision)
-                    .param("now", clock.instant().atOffset(ZoneOffset.UTC))
-                    .update();
-        } catch (DuplicateKeyException e) {
-            // somebody moved it between our look and our insert
-            throw stale(jobId, seen, seen + 1);
-        }
+        // where somebody moved it between our look and our insert, the write is done again and sees that
+        db.sql(
+                        """
+                insert into plan_move (job_id, version, revision, moved_at)
+                values (:job, :version, :revision, :now)""")
+                .param("job", jobId)
+                .param("version", seen + 1)
+                .param("revision", revision)
+                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
+                .update();
     }
 
     private void requireSeen(UUID jobId, int seen, Stored now) {

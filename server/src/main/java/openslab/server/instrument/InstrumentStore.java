@@ -2,6 +2,7 @@ package openslab.server.instrument;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -66,47 +67,84 @@ class InstrumentStore {
     }
 
     boolean taken(String name, UUID except) {
-        return all().stream().anyMatch(i -> i.name().equalsIgnoreCase(name) && !i.id().equals(except));
+        return db
+                .sql("select instrument_id from instrument_name where name_key = :key")
+                .param("key", key(name))
+                .query(UUID.class)
+                .list()
+                .stream()
+                .anyMatch(id -> !id.equals(except));
     }
 
     void insert(Stored i) {
-        write(
-                """
+        bound(
+                        """
                 insert into instrument (id, name, kind, calibrated_on, calibration_due, address, version)
                 values (:id, :name, :kind, :calibrated, :due, :address, 1)""",
-                i);
+                        i)
+                .update();
+        name(i);
     }
 
     /** @throws StaleWrite with what changed, when somebody edited it since {@code version} */
     void replace(Stored i, int version) {
-        Stored there = get(i.id());
-        if (there.version() != version) {
+        // another address is another device's, which counts its samples by itself
+        int rows = bound(
+                        """
+                update instrument set name = :name, kind = :kind, calibrated_on = :calibrated,
+                    calibration_due = :due, version = version + 1,
+                    collected = case when address = :address then collected else 0 end, address = :address
+                where id = :id and version = :version""",
+                        i)
+                .param("version", version)
+                .update();
+        if (rows == 0) {
+            Stored there = get(i.id());
             throw new StaleWrite(there.name() + " was changed meanwhile.", Words.changes(Map.of(), there.words()));
         }
-        write(
-                """
-                update instrument set name = :name, kind = :kind, calibrated_on = :calibrated,
-                    calibration_due = :due, address = :address, version = version + 1
-                where id = :id""",
-                i);
+        name(i);
     }
 
-    /** @param number of the last sample that was taken over */
-    void collected(UUID id, long number) {
-        db.sql("update instrument set collected = :number where id = :id")
-                .param("number", number)
-                .param("id", id)
+    /** Takes the name, which another instrument cannot take any more. */
+    private void name(Stored i) {
+        db.sql("delete from instrument_name where instrument_id = :id")
+                .param("id", i.id())
+                .update();
+        db.sql("insert into instrument_name (name_key, instrument_id) values (:key, :id)")
+                .param("key", key(i.name()))
+                .param("id", i.id())
                 .update();
     }
 
-    private void write(String sql, Stored i) {
-        db.sql(sql)
+    private static String key(String name) {
+        return name.toLowerCase(Locale.ROOT);
+    }
+
+    /**
+     * @param from as it stood when it was asked
+     * @param number of the last sample that was taken over
+     * @return false where somebody else collected meanwhile, or it answers elsewhere now
+     */
+    boolean collected(Stored from, long number) {
+        int rows = db.sql(
+                        """
+                update instrument set collected = :number
+                where id = :id and collected = :before and address = :address""")
+                .param("number", number)
+                .param("id", from.id())
+                .param("before", from.collected())
+                .param("address", from.address())
+                .update();
+        return rows == 1;
+    }
+
+    private JdbcClient.StatementSpec bound(String sql, Stored i) {
+        return db.sql(sql)
                 .param("id", i.id())
                 .param("name", i.name())
                 .param("kind", i.kind().name())
                 .param("calibrated", i.calibratedOn())
                 .param("due", i.calibrationDue())
-                .param("address", i.address())
-                .update();
+                .param("address", i.address());
     }
 }

@@ -8,10 +8,13 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicReference;
 import javax.sql.DataSource;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Refusal;
 import openslab.core.survey.instrument.InstrumentKind;
 import openslab.core.survey.instrument.Quantity;
 import openslab.core.survey.instrument.Sample;
@@ -26,13 +29,23 @@ class Instruments {
     /** @param papers name and certificate */
     record InstrumentForm(String kind, String address, Forms.PapersForm papers) {}
 
-    /** What came in, and how much of it was set aside for which reason. */
-    record Collected(long samples, Map<String, Long> setAside) {}
+    /**
+     * What came in, and how much of it was set aside for which reason.
+     *
+     * @param repeated how many were here already, and were left out
+     * @param more whether the instrument has more than is taken over at once
+     */
+    record Collected(long samples, long repeated, boolean more, Map<String, Long> setAside) {}
 
     /** An instrument's clock may run ahead of ours by so much. */
     static final Duration SKEW = Duration.ofMinutes(10);
 
     private static final int PAGE = 5000;
+    /** As many are taken over at once; whoever has more is asked again. */
+    private static final int MOST = 200_000;
+    /** As often two who collect at once give way to one another. */
+    private static final int ROUNDS = 5;
+
     private final InstrumentStore store;
     private final SampleStore samples;
     private final DeviceClient devices;
@@ -99,31 +112,51 @@ class Instruments {
 
     /** Takes over everything that the instrument wrote since the last time. */
     Collected collect(UUID id, UUID key) {
-        InstrumentStore.Stored instrument = store.get(id);
+        for (int round = 0; round < ROUNDS; round++) {
+            Optional<Collected> collected = collectOnce(store.get(id), key);
+            if (collected.isPresent()) {
+                return collected.get();
+            }
+        }
+        throw new Refusal("busy", "Others collect from this instrument at this moment.", "Try again.");
+    }
+
+    /** Empty where somebody else collected between our question and its answer: then the answer is not ours to keep. */
+    private Optional<Collected> collectOnce(InstrumentStore.Stored instrument, UUID key) {
         if (instrument.address().isEmpty()) {
             throw new InvalidInput("address", null, "an instrument with an address: this one is read by eye");
         }
         Map<String, Quantity> quantities = new HashMap<>();
         devices.describe(instrument.address()).channels().forEach(c -> quantities.put(c.id(), quantity(c)));
-        var pages = new ArrayList<Device.SamplePart>();
-        long after = instrument.collected();
-        for (boolean more = true; more; ) {
+        var samples = new ArrayList<Device.SamplePart>();
+        boolean more = true;
+        while (more && samples.size() < MOST) {
+            long after = samples.isEmpty()
+                    ? instrument.collected()
+                    : samples.get(samples.size() - 1).n();
             Device.Page page = devices.samples(instrument.address(), after, PAGE);
-            pages.addAll(page.samples());
+            samples.addAll(page.samples());
             more = page.more() && !page.samples().isEmpty();
-            after = page.samples().isEmpty()
-                    ? after
-                    : page.samples().get(page.samples().size() - 1).n();
         }
-        long last = after;
-        var collected = new Collected[] {new Collected(0, Map.of())};
-        writes.once(key, List.of("collect", id), () -> {
-            collected[0] = keep(instrument, quantities, pages);
-            store.collected(id, last);
-            return id.toString();
-        });
-        return collected[0];
+        boolean rest = more;
+        var collected = new AtomicReference<>(new Collected(0, 0, false, Map.of()));
+        try {
+            writes.once(key, List.of("collect", instrument.id()), () -> {
+                if (!samples.isEmpty()
+                        && !store.collected(
+                                instrument, samples.get(samples.size() - 1).n())) {
+                    throw new Overtaken();
+                }
+                collected.set(keep(instrument, quantities, samples, rest));
+                return instrument.id().toString();
+            });
+        } catch (Overtaken e) {
+            return Optional.empty();
+        }
+        return Optional.of(collected.get());
     }
+
+    private static final class Overtaken extends RuntimeException {}
 
     private static Quantity quantity(Device.ChannelPart channel) {
         var faults = new Faults();
@@ -133,7 +166,10 @@ class Instruments {
     }
 
     private Collected keep(
-            InstrumentStore.Stored instrument, Map<String, Quantity> quantities, List<Device.SamplePart> parts) {
+            InstrumentStore.Stored instrument,
+            Map<String, Quantity> quantities,
+            List<Device.SamplePart> parts,
+            boolean more) {
         Connection connection = DataSourceUtils.getConnection(source);
         try (var keeper = new SampleKeeper(
                 instrument, samples, connection, clock.instant().plus(SKEW))) {
@@ -153,7 +189,7 @@ class Instruments {
                                 part.battery() == null ? Double.NaN : part.battery()));
             }
             keeper.flush();
-            return new Collected(keeper.kept(), keeper.setAside());
+            return new Collected(keeper.kept(), keeper.repeated(), more, keeper.setAside());
         } catch (SQLException e) {
             throw new IllegalStateException("samples could not be stored", e);
         } finally {

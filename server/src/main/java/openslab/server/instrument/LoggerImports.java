@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +19,9 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import javax.sql.DataSource;
 import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Refusal;
+import openslab.server.store.DataFolder;
+import openslab.server.store.NoSpace;
 import openslab.server.store.Writes;
 import openslab.server.web.NotHere;
 import org.apache.commons.csv.CSVRecord;
@@ -53,6 +57,7 @@ class LoggerImports implements DisposableBean {
             boolean remembered) {}
 
     /**
+     * @param repeated how many samples were here already, and were left out
      * @param bytes read so far of {@code ofBytes}
      * @param setAside how many samples do not count, by the check that objected
      * @param oddLines how many lines could not be read at all
@@ -61,17 +66,23 @@ class LoggerImports implements DisposableBean {
     record Progress(
             State state,
             long samples,
+            long repeated,
             long bytes,
             long ofBytes,
             Map<String, Long> setAside,
             long oddLines,
             List<InvalidInput.Fault> faults) {}
 
+    private static final String TAKEN = "logger-file:";
     private static final Logger LOG = LoggerFactory.getLogger(LoggerImports.class);
     static final long MOST_BYTES = 1L << 30;
     private static final int TOLD_EVERY = 2000;
     /** With more lines than this that cannot be read, the columns are read wrongly. */
     private static final int MOST_ODD = 1000;
+    /** An offer that nobody begins is let go of, and so is the memory of a file that was taken over. */
+    private static final Duration KEPT = Duration.ofHours(1);
+    /** As many files wait at once. */
+    private static final int MOST_WAITING = 20;
 
     private final InstrumentStore instruments;
     private final SampleStore samples;
@@ -80,6 +91,7 @@ class LoggerImports implements DisposableBean {
     private final ColumnMappings mappings;
     private final DataSource source;
     private final Clock clock;
+    private final DataFolder folder;
     private final Map<UUID, Running> running = new ConcurrentHashMap<>();
     private final ExecutorService worker = Executors.newSingleThreadExecutor(r -> new Thread(r, "logger-import"));
 
@@ -90,7 +102,8 @@ class LoggerImports implements DisposableBean {
             Writes writes,
             ColumnMappings mappings,
             DataSource source,
-            Clock clock) {
+            Clock clock,
+            DataFolder folder) {
         this.instruments = instruments;
         this.samples = samples;
         this.oddLines = oddLines;
@@ -98,18 +111,21 @@ class LoggerImports implements DisposableBean {
         this.mappings = mappings;
         this.source = source;
         this.clock = clock;
+        this.folder = folder;
     }
 
     private static final class Running {
         final LoggerFile file;
         final long size;
         volatile Progress progress;
+        final Instant since;
         volatile boolean stop;
 
-        Running(LoggerFile file, long size) {
+        Running(LoggerFile file, long size, Instant since) {
+            this.since = since;
             this.file = file;
             this.size = size;
-            progress = new Progress(State.OFFERED, 0, 0, size, Map.of(), 0, List.of());
+            progress = new Progress(State.OFFERED, 0, 0, 0, size, Map.of(), 0, List.of());
         }
     }
 
@@ -118,12 +134,19 @@ class LoggerImports implements DisposableBean {
 
     /** Takes a file in and says how it would be read. */
     FileOffer offer(InputStream body, String timeZone) {
+        letGo();
+        if (running.values().stream().filter(r -> isWaiting(r.progress.state())).count() >= MOST_WAITING) {
+            throw new Refusal(
+                    "too-many-files",
+                    MOST_WAITING + " files wait to be taken over.",
+                    "Take one of them over or let go of it; after an hour each is let go of by itself.");
+        }
         Path path = save(body);
         try {
             LoggerFile file = LoggerFile.open(path);
             long size = Files.size(path);
             UUID id = UUID.randomUUID();
-            running.put(id, new Running(file, size));
+            running.put(id, new Running(file, size, started()));
             Optional<ColumnMapping> known = mappings.of(file.columns());
             return new FileOffer(
                     id,
@@ -138,10 +161,31 @@ class LoggerImports implements DisposableBean {
         }
     }
 
-    private static Path save(InputStream body) {
+    private static boolean isWaiting(State state) {
+        return state == State.OFFERED || state == State.FAILED || state == State.RUNNING;
+    }
+
+    /** What waited too long, or ended long ago, goes; what runs goes on. */
+    private void letGo() {
+        Instant longAgo = started().minus(KEPT);
+        running.forEach((id, run) -> {
+            synchronized (run) {
+                if (run.since.isBefore(longAgo) && run.progress.state() != State.RUNNING) {
+                    discard(run.file.path());
+                    running.remove(id);
+                }
+            }
+        });
+    }
+
+    /** By the machine's own clock: the application's may be stopped. */
+    private static Instant started() {
+        return Instant.now();
+    }
+
+    private Path save(InputStream body) {
         try {
-            Path path = Files.createTempFile("open-slab-logger", ".csv");
-            path.toFile().deleteOnExit();
+            Path path = folder.temporary("logger", ".csv");
             long size = 0;
             try (var out = Files.newOutputStream(path)) {
                 byte[] part = new byte[1 << 16];
@@ -176,8 +220,26 @@ class LoggerImports implements DisposableBean {
         return found;
     }
 
+    /** Also of a file that was taken over before the application was started: it was, whole, or it was not. */
     Progress progress(UUID fileId) {
-        return get(fileId).progress;
+        Running run = running.get(fileId);
+        return run != null ? run.progress : taken(fileId).orElseThrow(() -> new NotHere("fileId", fileId));
+    }
+
+    /** A taken file's key answers with how many samples it brought, and how many lines could not be read. */
+    private Optional<Progress> taken(UUID fileId) {
+        return writes.answered(fileId).filter(a -> a.startsWith(TAKEN)).map(a -> {
+            String[] counts = a.substring(TAKEN.length()).split(",");
+            return new Progress(
+                    State.DONE,
+                    Long.parseLong(counts[0]),
+                    Long.parseLong(counts[1]),
+                    0,
+                    0,
+                    Map.of(),
+                    Long.parseLong(counts[2]),
+                    List.of());
+        });
     }
 
     /** Begins to take the file over. Asked again, it goes on as it is. */
@@ -190,7 +252,7 @@ class LoggerImports implements DisposableBean {
         InstrumentStore.Stored instrument = instruments.get(instrumentId);
         synchronized (run) {
             if (run.progress.state() == State.OFFERED || run.progress.state() == State.FAILED) {
-                run.progress = new Progress(State.RUNNING, 0, 0, run.size, Map.of(), 0, List.of());
+                run.progress = new Progress(State.RUNNING, 0, 0, 0, run.size, Map.of(), 0, List.of());
                 worker.execute(() -> run(fileId, run, instrument, mapping));
             }
         }
@@ -216,6 +278,7 @@ class LoggerImports implements DisposableBean {
         return new Progress(
                 state,
                 kept ? p.samples() : 0,
+                kept ? p.repeated() : 0,
                 p.bytes(),
                 p.ofBytes(),
                 kept ? p.setAside() : Map.of(),
@@ -228,7 +291,8 @@ class LoggerImports implements DisposableBean {
             writes.once(fileId, List.of("logger-file", instrument.id(), mapping), () -> {
                 take(run, instrument, mapping);
                 mappings.keep(run.file.columns(), mapping);
-                return fileId.toString();
+                Progress p = run.progress;
+                return TAKEN + p.samples() + "," + p.repeated() + "," + p.oddLines();
             });
             run.progress = ended(run, State.DONE, List.of());
             discard(run.file.path());
@@ -237,6 +301,8 @@ class LoggerImports implements DisposableBean {
             discard(run.file.path());
         } catch (InvalidInput e) {
             run.progress = ended(run, State.FAILED, e.faults());
+        } catch (NoSpace e) {
+            run.progress = ended(run, State.FAILED, List.of(new InvalidInput.Fault("disk", null, e.getMessage())));
         } catch (RuntimeException e) {
             LOG.error("a logger's file could not be taken over", e);
             run.progress = ended(
@@ -287,7 +353,8 @@ class LoggerImports implements DisposableBean {
         if (run.stop) {
             throw new Stopped();
         }
-        run.progress = new Progress(State.RUNNING, keeper.kept(), bytes, run.size, keeper.setAside(), odd, List.of());
+        run.progress = new Progress(
+                State.RUNNING, keeper.kept(), keeper.repeated(), bytes, run.size, keeper.setAside(), odd, List.of());
     }
 
     /** A server that stops stops its imports; what they wrote is gone with them. */

@@ -5,6 +5,7 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
+import openslab.core.quantity.Text;
 import openslab.core.survey.instrument.Quantity;
 import openslab.core.survey.instrument.Sample;
 import org.apache.commons.csv.CSVRecord;
@@ -21,6 +22,8 @@ final class RowReader {
     private final int battery;
     private final int[] values;
     private final Quantity[] quantities;
+    /** Of the line before: the hour that an autumn repeats is told apart by what came first. */
+    private Instant before = Instant.MIN;
 
     RowReader(List<String> columns, ColumnMapping mapping) {
         this.mapping = mapping;
@@ -46,7 +49,8 @@ final class RowReader {
         }
         Instant at;
         try {
-            at = format.read(line.get(time).strip(), where);
+            at = format.read(line.get(time).strip(), where, before);
+            before = at;
         } catch (DateTimeException e) {
             return "the time is not written as " + format.label();
         }
@@ -58,7 +62,7 @@ final class RowReader {
                 return "no such quantity: " + text(line, quantity);
             }
             String name = channel < 0 ? column.channel().strip() : text(line, channel);
-            if (name.isEmpty() || name.length() > 40) {
+            if (name.isEmpty() || name.length() > 40 || !isPlain(name)) {
                 return "no channel";
             }
             String spelt = unit < 0 ? column.unit() : text(line, unit);
@@ -75,6 +79,10 @@ final class RowReader {
             }
         }
         return null;
+    }
+
+    private static boolean isPlain(String name) {
+        return Text.isWhole(name) && name.chars().noneMatch(Character::isISOControl);
     }
 
     private static String text(CSVRecord line, int column) {

@@ -2,11 +2,13 @@ package openslab.server.instrument;
 
 import java.sql.Connection;
 import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Types;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +16,7 @@ import java.util.UUID;
 import openslab.core.survey.instrument.Quantity;
 import openslab.core.survey.instrument.Screening.Screened;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;
 
 /** Every sample that an instrument ever sent. */
@@ -55,19 +58,15 @@ class SampleStore {
                 .list();
     }
 
-    /** The series of a channel, made now where there is none. */
-    Series series(UUID instrumentId, String channel, Quantity quantity) {
-        Optional<Series> known = series(instrumentId).stream()
-                .filter(s -> s.channel().equals(channel) && s.quantity() == quantity)
-                .findFirst();
-        if (known.isEmpty()) {
-            db.sql("insert into series (instrument_id, channel, quantity) values (:id, :channel, :quantity)")
-                    .param("id", instrumentId)
-                    .param("channel", channel)
-                    .param("quantity", quantity.name())
-                    .update();
-        }
-        return known.orElseGet(() -> series(instrumentId, channel, quantity));
+    /** A series of a channel that has none yet. */
+    Series make(UUID instrumentId, String channel, Quantity quantity) {
+        var made = new GeneratedKeyHolder();
+        db.sql("insert into series (instrument_id, channel, quantity) values (:id, :channel, :quantity)")
+                .param("id", instrumentId)
+                .param("channel", channel)
+                .param("quantity", quantity.name())
+                .update(made, "series_id");
+        return new Series(made.getKeyAs(Long.class), instrumentId, channel, quantity);
     }
 
     Optional<Instant> newest(long seriesId) {
@@ -142,6 +141,33 @@ class SampleStore {
                         r.firstAt().toInstant(),
                         r.lastAt().toInstant()))
                 .toList();
+    }
+
+    /** Asks for single samples on a connection of its own. */
+    static final class Here implements AutoCloseable {
+        private final PreparedStatement ask;
+
+        Here(Connection connection) throws SQLException {
+            ask = connection.prepareStatement("select measured from sample where series_id = ? and read_at = ?");
+        }
+
+        boolean holds(long seriesId, Instant at, double value) throws SQLException {
+            ask.setLong(1, seriesId);
+            ask.setObject(2, at.truncatedTo(ChronoUnit.MILLIS).atOffset(ZoneOffset.UTC));
+            try (ResultSet rows = ask.executeQuery()) {
+                while (rows.next()) {
+                    if (Double.compare(rows.getDouble(1), value) == 0) {
+                        return true;
+                    }
+                }
+            }
+            return false;
+        }
+
+        @Override
+        public void close() throws SQLException {
+            ask.close();
+        }
     }
 
     /** Writes samples one batch after another on a connection of its own. */

@@ -5,7 +5,9 @@ import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
+import java.time.ZonedDateTime;
 import java.time.format.DateTimeFormatter;
+import java.time.format.ResolverStyle;
 import java.util.Locale;
 
 /** How loggers write down a moment. */
@@ -22,17 +24,28 @@ enum TimeFormat {
 
     TimeFormat(String label, String pattern) {
         this.label = label;
-        this.local = pattern == null ? null : DateTimeFormatter.ofPattern(pattern, Locale.ROOT);
+        this.local = pattern == null
+                ? null
+                : DateTimeFormatter.ofPattern(pattern, Locale.ROOT).withResolverStyle(ResolverStyle.STRICT);
     }
 
     String label() {
         return label;
     }
 
-    /** @throws DateTimeException where it is not written so */
-    Instant read(String text, ZoneId where) {
+    /**
+     * A wall clock shows one hour of autumn twice: the first time round, unless what was written before it says that this
+     * has been.
+     *
+     * @param before the moment of the line before
+     * @throws DateTimeException where it is not written so, or there is no such day
+     */
+    Instant read(String text, ZoneId where, Instant before) {
         if (local != null) {
-            return LocalDateTime.parse(text, local).atZone(where).toInstant();
+            ZonedDateTime first = LocalDateTime.parse(text, local).atZone(where);
+            return first.toInstant().isBefore(before)
+                    ? first.withLaterOffsetAtOverlap().toInstant()
+                    : first.toInstant();
         }
         if (this == SECONDS) {
             try {
@@ -48,7 +61,9 @@ enum TimeFormat {
 
     boolean reads(String text) {
         try {
-            int year = read(text, ZoneId.of("UTC")).atZone(ZoneId.of("UTC")).getYear();
+            int year = read(text, ZoneId.of("UTC"), Instant.MIN)
+                    .atZone(ZoneId.of("UTC"))
+                    .getYear();
             return year >= 1990 && year < 2100;
         } catch (DateTimeException e) {
             return false;

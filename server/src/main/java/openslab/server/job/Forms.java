@@ -14,6 +14,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import openslab.core.air.Place;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Shapes;
 import openslab.core.floor.Substrate;
@@ -40,13 +41,13 @@ import openslab.core.survey.instrument.Instrument;
 
 /** What a person sends about a job, and how it is read: every fault of a form is told at once. */
 public final class Forms {
-    /** Where the floor is, roughly: it decides what weather can do to it. */
+    /** Where the job's new zones lie, unless they say otherwise. */
     public enum Setting {
         INDOORS,
         OUTDOORS
     }
 
-    /** @param latitude degrees north; {@code longitude} degrees east */
+    /** @param latitude degrees north; {@code longitude} degrees east; both empty where nobody says */
     public record JobForm(
             String name,
             String client,
@@ -63,8 +64,7 @@ public final class Forms {
             String name,
             String client,
             String place,
-            double latitude,
-            double longitude,
+            Optional<Place.Position> position,
             ZoneId timeZone,
             UnitSystem units,
             Setting setting,
@@ -72,7 +72,8 @@ public final class Forms {
 
     /**
      * @param sides as typed, by the shape's side ids
-     * @param substrate bare concrete where it is left out; {@code use} likewise not said
+     * @param substrate bare concrete where it is left out; {@code use} likewise not said, {@code exposure} as the job's
+     *     setting has it
      * @param limits what else the place does not allow; none where it is left out
      * @param settings as typed: pace, share, allowance, and slab where one temperature is to be planned with
      */
@@ -91,6 +92,10 @@ public final class Forms {
             limits = limits == null ? List.of() : List.copyOf(limits);
             substrate = substrate == null ? Substrate.BARE_CONCRETE.name() : substrate;
             use = use == null ? Use.UNSAID.name() : use;
+        }
+
+        private ZoneForm exposed(Exposure to) {
+            return new ZoneForm(name, shape, sides, substrate, use, to.name(), dust, washWater, limits, settings);
         }
     }
 
@@ -163,13 +168,28 @@ public final class Forms {
         String name = faults.line("name", form.name(), 1, 120);
         String client = faults.line("client", form.client(), 0, 120);
         String place = faults.line("place", form.place(), 0, 120);
-        Double latitude = degrees(faults, "latitude", form.latitude(), 90);
-        Double longitude = degrees(faults, "longitude", form.longitude(), 180);
+        boolean placed = isSaid(form.latitude()) || isSaid(form.longitude());
+        Double latitude = placed ? degrees(faults, "latitude", form.latitude(), 90) : null;
+        Double longitude = placed ? degrees(faults, "longitude", form.longitude(), 180) : null;
         ZoneId zone = faults.timeZone("timeZone", form.timeZone());
         UnitSystem units = faults.oneOf("units", form.units(), UnitSystem.class);
         Setting setting = faults.oneOf("setting", form.setting(), Setting.class);
         faults.check();
-        return new JobFacts(name, client, place, latitude, longitude, zone, units, setting, form.archived());
+        Optional<Place.Position> position =
+                placed ? Optional.of(new Place.Position(latitude, longitude)) : Optional.empty();
+        return new JobFacts(name, client, place, position, zone, units, setting, form.archived());
+    }
+
+    private static boolean isSaid(String text) {
+        return text != null && !text.isBlank();
+    }
+
+    static String latitude(JobFacts f) {
+        return f.position().map(p -> Double.toString(p.latitude())).orElse("");
+    }
+
+    static String longitude(JobFacts f) {
+        return f.position().map(p -> Double.toString(p.longitude())).orElse("");
     }
 
     private static Double degrees(Faults faults, String field, String text, double most) {
@@ -178,7 +198,14 @@ public final class Forms {
         return value == null ? null : value.base();
     }
 
-    public static ZoneChoice read(ZoneForm form, UnitSystem units) {
+    /** A form that says nothing of the weather is read as the job's setting has it. */
+    public static ZoneChoice read(ZoneForm form, JobFacts job) {
+        boolean outdoors = job.setting() == Setting.OUTDOORS;
+        return read(
+                isSaid(form.exposure()) ? form : form.exposed(outdoors ? Exposure.SUN : Exposure.INDOORS), job.units());
+    }
+
+    private static ZoneChoice read(ZoneForm form, UnitSystem units) {
         var faults = new Faults();
         String name = faults.line("name", form.name(), 1, 120);
         Substrate substrate = faults.oneOf("substrate", form.substrate(), Substrate.class);

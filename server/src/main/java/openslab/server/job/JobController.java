@@ -54,6 +54,7 @@ class JobController {
                             mediaType = MediaType.TEXT_EVENT_STREAM_VALUE,
                             schema = @Schema(type = "string", description = "server-sent events")))
     SseEmitter changes(@PathVariable UUID jobId) {
+        views.require(jobId);
         return watch.watch(jobId);
     }
 

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import openslab.core.air.Place;
 import openslab.core.quantity.UnitSystem;
 import openslab.server.web.NotHere;
 import openslab.server.web.StaleWrite;
@@ -25,8 +26,8 @@ public class JobStore {
             String name,
             String client,
             String place,
-            double latitude,
-            double longitude,
+            Double latitude,
+            Double longitude,
             String timeZone,
             String units,
             String setting,
@@ -39,8 +40,7 @@ public class JobStore {
                             name,
                             client,
                             place,
-                            latitude,
-                            longitude,
+                            latitude == null ? Optional.empty() : Optional.of(new Place.Position(latitude, longitude)),
                             ZoneId.of(timeZone),
                             UnitSystem.valueOf(units),
                             Forms.Setting.valueOf(setting),
@@ -107,8 +107,8 @@ public class JobStore {
                 .param("name", f.name())
                 .param("client", f.client())
                 .param("place", f.place())
-                .param("latitude", f.latitude())
-                .param("longitude", f.longitude())
+                .param("latitude", f.position().map(Place.Position::latitude).orElse(null))
+                .param("longitude", f.position().map(Place.Position::longitude).orElse(null))
                 .param("timeZone", f.timeZone().getId())
                 .param("units", f.units().name())
                 .param("setting", f.setting().name())

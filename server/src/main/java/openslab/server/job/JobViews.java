@@ -151,6 +151,11 @@ public class JobViews {
         return new LeadZone(zone.id(), report.name(), report.area().text(), system, report.strata(), report.next());
     }
 
+    /** @throws openslab.server.web.NotHere where there is no such job */
+    void require(UUID id) {
+        store.get(id);
+    }
+
     JobView job(UUID id) {
         return snapshot.of(() -> readJob(id));
     }
@@ -181,8 +186,8 @@ public class JobViews {
                 f.name(),
                 f.client(),
                 f.place(),
-                Double.toString(f.latitude()),
-                Double.toString(f.longitude()),
+                Forms.latitude(f),
+                Forms.longitude(f),
                 f.timeZone().getId(),
                 f.units().name(),
                 f.setting().name(),

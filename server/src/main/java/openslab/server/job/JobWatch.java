@@ -23,6 +23,8 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 class JobWatch implements HandlerInterceptor, WebMvcConfigurer, SmartLifecycle {
     /** A browser opens a stream again by itself when it ends. */
     private static final long STREAM_MS = 30 * 60 * 1000L;
+    /** More screens than this do not look at one job. */
+    private static final int MOST_STREAMS = 100;
 
     private final Map<UUID, Set<SseEmitter>> watching = new ConcurrentHashMap<>();
     private volatile boolean running;
@@ -31,6 +33,10 @@ class JobWatch implements HandlerInterceptor, WebMvcConfigurer, SmartLifecycle {
         var stream = new SseEmitter(STREAM_MS);
         Set<SseEmitter> streams = watching.computeIfAbsent(jobId, id -> ConcurrentHashMap.newKeySet());
         streams.add(stream);
+        if (streams.size() > MOST_STREAMS) {
+            // whoever is still there opens another by itself
+            streams.stream().findFirst().ifPresent(SseEmitter::complete);
+        }
         stream.onCompletion(() -> streams.remove(stream));
         stream.onTimeout(stream::complete);
         send(stream, SseEmitter.event().comment("watching"));

@@ -9,13 +9,14 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import openslab.core.air.Place;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Shapes;
 import openslab.core.floor.plan.PlanReport;
 import openslab.core.floor.plan.PlanZone;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
-import openslab.core.job.PrepGuard;
+import openslab.core.job.LogGuard;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
@@ -95,7 +96,7 @@ public class Jobs {
     public UUID addZone(UUID jobId, Seen seen, Forms.ZoneForm form) {
         return UUID.fromString(writes.once(seen.key(), List.of("zone", jobId, seen.version(), form), () -> {
             var job = store.get(jobId);
-            var choice = Forms.read(form, job.facts().units());
+            var choice = Forms.read(form, job.facts());
             if (choice.shape().equals(PlanZone.KIND)) {
                 throw new InvalidInput(
                         "shape", PlanZone.KIND, "a shape of typed sides; a zone on the plan is made there");
@@ -122,7 +123,7 @@ public class Jobs {
     /** A zone whose floor the plan gives; within the write that marks it there. */
     public UUID insertOnPlan(UUID jobId, Forms.ZoneForm form) {
         var job = store.get(jobId);
-        var choice = Forms.read(form, job.facts().units());
+        var choice = Forms.read(form, job.facts());
         if (!choice.shape().equals(PlanZone.KIND)) {
             throw new InvalidInput("zone.shape", choice.shape(), PlanZone.KIND);
         }
@@ -141,7 +142,7 @@ public class Jobs {
         writes.once(seen.key(), List.of("zone", jobId, zoneId, seen.version(), form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
-            var choice = Forms.read(form, job.facts().units());
+            var choice = Forms.read(form, job.facts());
             if (choice.shape().equals(PlanZone.KIND) && !zone.choice().shape().equals(PlanZone.KIND)) {
                 throw new InvalidInput("shape", PlanZone.KIND, "typed sides; it is put on the plan there");
             }
@@ -191,8 +192,9 @@ public class Jobs {
         writes.once(key, List.of("log", jobId, zoneId, form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
+            logs.requireFree(key);
             LogEntry entry = Forms.read(key, form, scope(job, zone));
-            PrepGuard.require(facts(job, zone), entry, job.facts().units());
+            LogGuard.require(facts(job, zone), entry, job.facts().units());
             logs.append(zoneId, entry);
             return key.toString();
         });
@@ -232,6 +234,7 @@ public class Jobs {
                                 plans.flaws(job.id(), id, job.facts().units())))
                         .orElse(ZoneFacts.PlanFacts.NONE),
                 zone.choice().substrate(),
+                zone.choice().use(),
                 zone.choice().exposure(),
                 new SiteLimits(
                         zone.choice().dust(),
@@ -245,7 +248,9 @@ public class Jobs {
     }
 
     public ZoneReport report(JobStore.StoredJob job, ZoneFacts facts) {
-        return ZoneReport.of(facts, job.facts().units(), job.facts().timeZone(), clock.instant());
+        var f = job.facts();
+        var where = new Place(f.timeZone(), f.position());
+        return ZoneReport.of(facts, f.units(), where, clock.instant());
     }
 
     private static Map<String, String> words(Forms.JobFacts f) {
@@ -253,8 +258,8 @@ public class Jobs {
         words.put("name", f.name());
         words.put("client", f.client());
         words.put("place", f.place());
-        words.put("latitude", Double.toString(f.latitude()));
-        words.put("longitude", Double.toString(f.longitude()));
+        words.put("latitude", Forms.latitude(f));
+        words.put("longitude", Forms.longitude(f));
         words.put("time zone", f.timeZone().getId());
         words.put("units", f.units().name());
         words.put("setting", f.setting().name());

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import openslab.core.job.LogEntry;
+import openslab.core.quantity.Refusal;
 import openslab.core.quantity.Value;
 import openslab.core.survey.instrument.Instrument;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -57,6 +58,20 @@ public class LogStore {
         this.values = StoredValues.ofEntries(db);
     }
 
+    /** @throws Refusal where an entry has this key: a job's file may have brought it */
+    void requireFree(UUID key) {
+        int there = db.sql("select count(*) from log_entry where entry_key = :key")
+                .param("key", key)
+                .query(Integer.class)
+                .single();
+        if (there > 0) {
+            throw new Refusal(
+                    "key-used-before",
+                    "Key " + key + " is that of another entry.",
+                    "Make a fresh key for every write; repeat a key only to repeat the same write.");
+        }
+    }
+
     public void append(UUID zoneId, LogEntry entry) {
         UUID key = UUID.fromString(entry.key());
         db.sql(
@@ -82,6 +97,17 @@ public class LogStore {
                 .param("ring", entry.ring().isEmpty() ? null : RingText.write(entry.ring()))
                 .update();
         values.insert(key, entry.values());
+        if (entry.kind() == LogEntry.Kind.STRIKE) {
+            db.sql(
+                            """
+                    insert into struck (entry_key, strike_key)
+                    select e.entry_key, s.entry_key from log_entry e, log_entry s
+                    where e.entry_key = :struck and s.entry_key = :key
+                        and not exists (select 1 from struck t where t.entry_key = e.entry_key)""")
+                    .param("struck", UUID.fromString(entry.subject()))
+                    .param("key", key)
+                    .update();
+        }
     }
 
     /**

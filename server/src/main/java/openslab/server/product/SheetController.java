@@ -127,6 +127,8 @@ class SheetController {
                 f.clocks(),
                 f.kits(),
                 f.reseal(),
+                f.mixing(),
+                f.care(),
                 f.note());
     }
 }

@@ -11,6 +11,8 @@ import java.util.Map;
  * @param limits by field id of {@link SheetFields#LIMITS}; left out altogether where the sheet asks nothing
  * @param clocks by name of {@link openslab.core.product.Clock}
  * @param reseal years by name of {@link openslab.core.product.Exposure}
+ * @param mixing how it is stirred and poured; left out where the sheet is silent
+ * @param care how the finished floor is looked after; left out likewise
  */
 public record SheetForm(
         String slug,
@@ -29,6 +31,8 @@ public record SheetForm(
         Map<String, List<TimeForm>> clocks,
         List<KitForm> kits,
         Map<String, String> reseal,
+        String mixing,
+        String care,
         String note) {
 
     /** @param at a temperature @param time how long it takes there */

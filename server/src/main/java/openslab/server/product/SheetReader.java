@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import openslab.core.product.Advice;
 import openslab.core.product.Broadcast;
 import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
@@ -44,6 +45,8 @@ final class SheetReader {
         faults.check();
         String name = faults.line("name", form.name(), 1, 120);
         LayerRole role = faults.oneOf("role", form.role(), LayerRole.class);
+        String mixing = faults.prose("mixing", form.mixing(), 1000);
+        String care = faults.prose("care", form.care(), 1000);
         String note = faults.prose("note", form.note(), 1000);
         boolean broadcast = role == LayerRole.BROADCAST;
         Map<String, Value> liquid = broadcast ? Map.of() : liquidValues();
@@ -87,7 +90,7 @@ final class SheetReader {
                         .map(k -> new Kit(k.label, k.size.base(), Math.round(k.price.base() * 100)))
                         .toList(),
                 years(reseal),
-                note);
+                new Advice(mixing, care, note));
         return new Read(canonical(sheet, liquid, thrown, limits, clocks, kits, reseal), sheet);
     }
 
@@ -296,7 +299,14 @@ final class SheetReader {
                         .map(k -> new SheetForm.KitForm(k.label, k.size.typed(), k.price.typed()))
                         .toList(),
                 typedReseal,
-                sheet.note());
+                // a sheet that is silent is the same sheet as before either could be said
+                said(sheet.advice().mixing()),
+                said(sheet.advice().care()),
+                sheet.advice().note());
+    }
+
+    private static String said(String words) {
+        return words.isEmpty() ? null : words;
     }
 
     private static String typed(Map<String, Value> values, String field) {

@@ -1,9 +1,11 @@
 package openslab.server.store;
 
 import java.util.function.Supplier;
+import org.springframework.dao.DataAccessException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -21,6 +23,14 @@ public class Snapshot {
     }
 
     public <T> T of(Supplier<T> reads) {
-        return transaction.execute(status -> reads.get());
+        try {
+            return transaction.execute(status -> reads.get());
+        } catch (DataAccessException | TransactionException e) {
+            if (!Reopening.isShut(e)) {
+                throw e;
+            }
+            // a write beside us could not be written, and the database is opened again
+            return transaction.execute(status -> reads.get());
+        }
     }
 }

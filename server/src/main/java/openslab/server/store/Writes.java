@@ -10,10 +10,15 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import openslab.core.quantity.Refusal;
+import org.springframework.dao.ConcurrencyFailureException;
+import org.springframework.dao.DataAccessException;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.UncategorizedSQLException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionException;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.ObjectMapper;
 
@@ -25,9 +30,12 @@ import tools.jackson.databind.ObjectMapper;
 public class Writes {
     private record Done(String fingerprint, String result) {}
 
+    private static final int ROUNDS = 8;
+
     private final JdbcClient db;
     private final TransactionTemplate transaction;
     private final Durability durability;
+    private final DataFolder folder;
     private final ObjectMapper json;
     private final Clock clock;
 
@@ -35,11 +43,13 @@ public class Writes {
             JdbcClient db,
             PlatformTransactionManager transactions,
             Durability durability,
+            DataFolder folder,
             ObjectMapper json,
             Clock clock) {
         this.db = db;
         this.transaction = new TransactionTemplate(transactions);
         this.durability = durability;
+        this.folder = folder;
         this.json = json;
         this.clock = clock;
     }
@@ -52,19 +62,61 @@ public class Writes {
      * @return that id, now or from the first time
      */
     public String once(UUID key, Object request, Supplier<String> write) {
+        folder.requireSpace();
         String fingerprint = digest(json.writeValueAsString(request));
+        String result = settled(() -> done(key, fingerprint).orElseGet(() -> {
+            String id = write.get();
+            remember(key, fingerprint, id);
+            return id;
+        }));
+        // also where another request did it: its answer is ours only once it is on disk
         try {
-            String result = transaction.execute(status -> done(key, fingerprint).orElseGet(() -> {
-                String id = write.get();
-                remember(key, fingerprint, id);
-                return id;
-            }));
             durability.sync();
-            return result;
-        } catch (DuplicateKeyException e) {
-            // the same key was written by a request beside this one between our look and our insert: its answer is ours
-            return done(key, fingerprint).orElseThrow(() -> e);
+        } catch (DataAccessException e) {
+            throw failed(e);
         }
+        return result;
+    }
+
+    /**
+     * Two writes that met look again: the one that came too late sees what the other did, and is answered as if it had come
+     * after it, once or not at all.
+     */
+    private String settled(Supplier<String> write) {
+        for (int round = 1; ; round++) {
+            try {
+                return transaction.execute(status -> write.get());
+            } catch (DataAccessResourceFailureException | TransactionException | UncategorizedSQLException e) {
+                throw failed(e);
+            } catch (DuplicateKeyException | ConcurrencyFailureException e) {
+                if (round == ROUNDS) {
+                    throw e instanceof DuplicateKeyException
+                            ? new Refusal(
+                                    "already-here",
+                                    "Something that this names is here already; nothing of it was saved.",
+                                    "Make fresh ids for what is new.")
+                            : new Refusal(
+                                    "busy",
+                                    "Others write the same at this moment; nothing of this was saved.",
+                                    "Try again.");
+                }
+            }
+        }
+    }
+
+    /** The database could not be written: it opens again by itself, with nothing of this in it. */
+    private RuntimeException failed(RuntimeException e) {
+        return Reopening.isShut(e)
+                ? new NoSpace("The data could not be written, there may be no space left; nothing was saved.", e)
+                : e;
+    }
+
+    /** What the write of {@code key} answered; empty where it was never done. */
+    public Optional<String> answered(UUID key) {
+        return db.sql("select result from write_key where write_key = :key")
+                .param("key", key)
+                .query(String.class)
+                .optional();
     }
 
     private Optional<String> done(UUID key, String fingerprint) {

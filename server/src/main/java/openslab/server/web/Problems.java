@@ -1,16 +1,22 @@
 package openslab.server.web;
 
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
+import openslab.server.store.NoSpace;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -24,7 +30,9 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DatabindException;
+import tools.jackson.databind.exc.InvalidFormatException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Every error leaves as RFC 9457 problem details. A user's mistake names the field, the value and what is accepted and leaves
@@ -33,16 +41,49 @@ import tools.jackson.databind.exc.UnrecognizedPropertyException;
 @RestControllerAdvice
 class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     @ExceptionHandler
     ProblemDetail invalid(InvalidInput e) {
-        return withFaults(HttpStatus.BAD_REQUEST, "invalid-input", e.getMessage(), e.faults());
+        var p = withFaults(HttpStatus.BAD_REQUEST, "invalid-input", e.getMessage(), e.faults());
+        if (e.more() > 0) {
+            p.setProperty("more", e.more());
+        }
+        return p;
     }
 
     @ExceptionHandler
     ProblemDetail refused(Refusal e) {
         var p = problem(HttpStatus.UNPROCESSABLE_CONTENT, e.code(), e.getMessage());
         p.setProperty("remedy", e.remedy());
+        return p;
+    }
+
+    /** A problem told before anything was read of the request. */
+    record Told(HttpStatus status, String code, String detail) {}
+
+    /** Tells it where no controller does. */
+    static void tell(HttpServletResponse response, Told told) throws IOException {
+        response.setStatus(told.status().value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.setCharacterEncoding(StandardCharsets.UTF_8.name());
+        response.getWriter()
+                .write(JSON.writeValueAsString(Map.of(
+                        "type", "/problems/" + told.code(),
+                        "title", told.status().getReasonPhrase(),
+                        "status", told.status().value(),
+                        "detail", told.detail())));
+    }
+
+    @ExceptionHandler
+    ProblemDetail refusedBody(BodyFilter.BodyRefused e) {
+        return problem(e.told().status(), e.told().code(), e.told().detail());
+    }
+
+    @ExceptionHandler
+    ProblemDetail full(NoSpace e) {
+        var p = problem(HttpStatus.INSUFFICIENT_STORAGE, "no-space", e.getMessage());
+        p.setProperty("remedy", "Make room where the data are kept; then it goes on by itself.");
         return p;
     }
 
@@ -76,6 +117,12 @@ class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException e, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        for (Throwable t = e.getCause(); t != null; t = t.getCause()) {
+            if (t instanceof BodyFilter.BodyRefused refused) {
+                var p = refusedBody(refused);
+                return handleExceptionInternal(e, p, headers, refused.told().status(), request);
+            }
+        }
         var faults = List.of(fault(e));
         var p = withFaults(HttpStatus.BAD_REQUEST, "unreadable-json", sentences(faults), faults);
         return handleExceptionInternal(e, p, headers, HttpStatus.BAD_REQUEST, request);
@@ -108,6 +155,12 @@ class Problems extends ResponseEntityExceptionHandler {
                     .sorted()
                     .collect(Collectors.joining(", "));
             return new InvalidInput.Fault(path(unknown), unknown.getPropertyName(), "only " + known);
+        }
+        if (cause instanceof InvalidFormatException text && text.getTargetType() == String.class) {
+            return new InvalidInput.Fault(
+                    path(text),
+                    "half a character, or none",
+                    "text of whole characters, without U+0000, U+FFFE and their like");
         }
         if (cause instanceof DatabindException bind) {
             return new InvalidInput.Fault(

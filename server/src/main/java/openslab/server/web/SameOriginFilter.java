@@ -11,7 +11,6 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -36,11 +35,7 @@ class SameOriginFilter extends OncePerRequestFilter {
         String host = request.getHeader("Host");
         String refused = refusal(request, host);
         if (refused != null) {
-            response.setStatus(HttpStatus.FORBIDDEN.value());
-            response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-            response.getWriter()
-                    .write("{\"type\":\"/problems/foreign-request\",\"title\":\"Refused\",\"status\":403,\"detail\":\""
-                            + refused + "\"}");
+            Problems.tell(response, new Problems.Told(HttpStatus.FORBIDDEN, "foreign-request", refused));
             return;
         }
         response.setHeader("X-Content-Type-Options", "nosniff");
@@ -55,11 +50,23 @@ class SameOriginFilter extends OncePerRequestFilter {
         if (host == null || !names.contains(withoutPort(host))) {
             return "This address is not one that Open Slab was started under.";
         }
+        boolean reads = READS.contains(request.getMethod());
         String origin = request.getHeader("Origin");
-        if (!READS.contains(request.getMethod()) && origin != null && !origin.equals("http://" + host)) {
+        if (!reads && origin != null && !isOwn(origin, host)) {
             return "Writes are taken only from Open Slab's own pages.";
         }
+        // a browser says where a request comes from also where it leaves the origin out; a link followed is no harm
+        boolean foreign = "cross-site".equals(request.getHeader("Sec-Fetch-Site"));
+        boolean followed = reads && "navigate".equals(request.getHeader("Sec-Fetch-Mode"));
+        if (foreign && !followed) {
+            return "Requests are taken only from Open Slab's own pages.";
+        }
         return null;
+    }
+
+    /** The same name and port; the scheme is that of whatever stands before us, such as a proxy that speaks TLS. */
+    private static boolean isOwn(String origin, String host) {
+        return origin.equals("http://" + host) || origin.equals("https://" + host);
     }
 
     private static String withoutPort(String host) {

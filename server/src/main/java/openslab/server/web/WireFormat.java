@@ -16,14 +16,20 @@ import java.util.Optional;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Line;
 import openslab.core.quantity.Source;
+import openslab.core.quantity.Text;
 import openslab.core.quantity.Unit;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.KeyDeserializer;
 import tools.jackson.databind.SerializationContext;
+import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.ValueSerializer;
 import tools.jackson.databind.module.SimpleModule;
 
@@ -113,7 +119,9 @@ public class WireFormat {
         return new SimpleModule("core")
                 .addSerializer(Figure.class, figures())
                 .addSerializer(Source.class, as(SourceView::of))
-                .addSerializer(Unit.class, as(u -> new UnitView(u.symbol())));
+                .addSerializer(Unit.class, as(u -> new UnitView(u.symbol())))
+                .addDeserializer(String.class, texts())
+                .addKeyDeserializer(String.class, keys());
     }
 
     @Bean
@@ -129,6 +137,36 @@ public class WireFormat {
                 FigureView.of(figure).writeTo(json);
             }
         };
+    }
+
+    /** Text that no document could hold is refused where it comes in, whatever field it is in. */
+    private static ValueDeserializer<String> texts() {
+        return new ValueDeserializer<>() {
+            @Override
+            public String deserialize(JsonParser json, DeserializationContext context) {
+                if (!json.hasToken(JsonToken.VALUE_STRING)
+                        && !json.currentToken().isScalarValue()) {
+                    return (String) context.handleUnexpectedToken(String.class, json);
+                }
+                return whole(json.getValueAsString(), context);
+            }
+        };
+    }
+
+    private static KeyDeserializer keys() {
+        return new KeyDeserializer() {
+            @Override
+            public Object deserializeKey(String key, DeserializationContext context) {
+                return whole(key, context);
+            }
+        };
+    }
+
+    private static String whole(String text, DeserializationContext context) {
+        if (text != null && !Text.isWhole(text)) {
+            throw context.weirdStringException(text, String.class, "half a character, or none");
+        }
+        return text;
     }
 
     private static <T> ValueSerializer<T> as(java.util.function.Function<T, Object> view) {

@@ -13,13 +13,13 @@ import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
 
 /** The parts of a plan that are one zone's. */
-public record PlanZone(List<RoomPlan.Piece> parts) implements Shape {
+public record PlanZone(List<RoomPlan.Piece> pieces) implements Shape {
     public static final String KIND = "plan";
     private static final Source PLAN = Source.arithmetic("the zone's parts of the plan, openings left out");
 
     public PlanZone {
-        parts = List.copyOf(parts);
-        Require.that(!parts.isEmpty(), "a zone must have a part of the plan, got %s", parts.size());
+        pieces = List.copyOf(pieces);
+        Require.that(!pieces.isEmpty(), "a zone must have a part of the plan, got %s", pieces.size());
     }
 
     @Override
@@ -41,10 +41,15 @@ public record PlanZone(List<RoomPlan.Piece> parts) implements Shape {
 
     @Override
     public List<List<Outline.Corner>> rings() {
-        return parts.stream()
+        return pieces.stream()
                 .max(java.util.Comparator.comparingDouble(RoomPlan.Piece::areaM2))
                 .orElseThrow()
                 .rings();
+    }
+
+    @Override
+    public List<List<List<Outline.Corner>>> parts() {
+        return pieces.stream().map(RoomPlan.Piece::rings).toList();
     }
 
     @Override
@@ -53,7 +58,7 @@ public record PlanZone(List<RoomPlan.Piece> parts) implements Shape {
                 "area",
                 "A",
                 Dimension.AREA,
-                parts.stream().map(RoomPlan.Piece::areaM2).toList(),
+                pieces.stream().map(RoomPlan.Piece::areaM2).toList(),
                 system);
     }
 
@@ -63,7 +68,7 @@ public record PlanZone(List<RoomPlan.Piece> parts) implements Shape {
                 "perimeter",
                 "P",
                 Dimension.LENGTH,
-                parts.stream().map(RoomPlan.Piece::perimeterM).toList(),
+                pieces.stream().map(RoomPlan.Piece::perimeterM).toList(),
                 system);
     }
 

@@ -5,18 +5,27 @@ import java.util.Arrays;
 import java.util.Collection;
 import java.util.List;
 import openslab.core.floor.Outline.Corner;
+import openslab.core.quantity.InvalidInput;
+import org.locationtech.jts.algorithm.LineIntersector;
+import org.locationtech.jts.algorithm.RobustLineIntersector;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.algorithm.locate.SimplePointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineSegment;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.LinearRing;
 import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Point;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.util.LinearComponentExtracter;
+import org.locationtech.jts.index.strtree.STRtree;
+import org.locationtech.jts.noding.MCIndexNoder;
+import org.locationtech.jts.noding.NodedSegmentString;
+import org.locationtech.jts.noding.SegmentIntersector;
+import org.locationtech.jts.noding.SegmentString;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.polygonize.Polygonizer;
@@ -86,15 +95,65 @@ public final class Shapes2D {
         return polygons;
     }
 
-    /** {@code floor} in pieces along {@code lines}; whole where they do not part it. */
+    /** More crossings than this and the lines are no plan of a floor, and their pieces no zones. */
+    public static final int MOST_CROSSINGS = 5_000;
+
+    /** How often {@code lines} cross one another, counted no further than one more than {@link #MOST_CROSSINGS}. */
+    static int crossings(Collection<? extends Geometry> lines) {
+        var counted = new Crossings();
+        var strings = new ArrayList<NodedSegmentString>();
+        lines.forEach(line -> strings.add(new NodedSegmentString(line.getCoordinates(), null)));
+        new MCIndexNoder(counted).computeNodes(strings);
+        return counted.count;
+    }
+
+    private static final class Crossings implements SegmentIntersector {
+        private final LineIntersector meet = new RobustLineIntersector();
+        private int count;
+
+        @Override
+        public void processIntersections(SegmentString a, int i, SegmentString b, int j) {
+            if (a == b && i == j || isDone()) {
+                return;
+            }
+            meet.computeIntersection(
+                    a.getCoordinate(i), a.getCoordinate(i + 1), b.getCoordinate(j), b.getCoordinate(j + 1));
+            if (meet.hasIntersection() && meet.isInteriorIntersection()) {
+                count++;
+            }
+        }
+
+        @Override
+        public boolean isDone() {
+            return count > MOST_CROSSINGS;
+        }
+    }
+
+    /** @throws InvalidInput naming {@code what}, where the lines cross more often than can be parted */
+    private static void requireFew(Collection<? extends Geometry> lines, String what) {
+        if (crossings(lines) > MOST_CROSSINGS) {
+            throw new InvalidInput(
+                    what,
+                    "more than " + MOST_CROSSINGS + " crossings",
+                    "lines that cross at most " + MOST_CROSSINGS + " times");
+        }
+    }
+
+    /**
+     * {@code floor} in pieces along {@code lines}; whole where they do not part it.
+     *
+     * @throws InvalidInput where the lines cross more often than can be parted
+     */
     static List<Polygon> cut(Geometry floor, List<LineString> lines) {
         if (lines.isEmpty()) {
             return polygons(floor);
         }
+        requireFew(lines, "cuts");
         var near = new ArrayList<Geometry>(lines);
         var far = new ArrayList<LineString>();
+        STRtree sides = sides(lines);
         for (Object ring : LinearComponentExtracter.getLines(floor)) {
-            sort((LineString) ring, lines, near, far);
+            sort((LineString) ring, sides, near, far);
         }
         List<Polygon> pieces = within(floor, faces(near, far));
         double parted = pieces.stream().mapToDouble(Polygon::getArea).sum();
@@ -107,13 +166,13 @@ public final class Shapes2D {
     }
 
     /** Of a ring, the sides that a line may cross, one by one, and the strings of sides between them, which none does. */
-    private static void sort(LineString ring, List<LineString> lines, List<Geometry> near, List<LineString> far) {
+    private static void sort(LineString ring, STRtree lines, List<Geometry> near, List<LineString> far) {
         Coordinate[] at = ring.getCoordinates();
         int from = 0;
         for (int i = 1; i < at.length; i++) {
             Coordinate a = at[i - 1];
             Coordinate b = at[i];
-            if (lines.stream().anyMatch(line -> mayCross(a, b, line))) {
+            if (mayCross(a, b, lines)) {
                 if (from < i - 1) {
                     far.add(FACTORY.createLineString(Arrays.copyOfRange(at, from, i)));
                 }
@@ -126,16 +185,28 @@ public final class Shapes2D {
         }
     }
 
-    /** False only where both ends lie clearly on one side of every part of the line, or apart from it. */
-    private static boolean mayCross(Coordinate a, Coordinate b, LineString line) {
-        for (int i = 1; i < line.getNumPoints(); i++) {
-            Coordinate p = line.getCoordinateN(i - 1);
-            Coordinate q = line.getCoordinateN(i);
+    /** Every straight part of the lines, found by where it lies. */
+    private static STRtree sides(List<LineString> lines) {
+        var tree = new STRtree();
+        for (LineString line : lines) {
+            for (int i = 1; i < line.getNumPoints(); i++) {
+                var side = new LineSegment(line.getCoordinateN(i - 1), line.getCoordinateN(i));
+                tree.insert(new Envelope(side.p0, side.p1), side);
+            }
+        }
+        return tree;
+    }
+
+    /** False only where both ends lie clearly on one side of every part of the lines, or apart from it. */
+    private static boolean mayCross(Coordinate a, Coordinate b, STRtree lines) {
+        for (Object near : lines.query(new Envelope(a, b))) {
+            Coordinate p = ((LineSegment) near).p0;
+            Coordinate q = ((LineSegment) near).p1;
             double length = p.distance(q);
             double aside = ((q.x - p.x) * (a.y - p.y) - (q.y - p.y) * (a.x - p.x)) / length;
             double bside = ((q.x - p.x) * (b.y - p.y) - (q.y - p.y) * (b.x - p.x)) / length;
             boolean apart = Math.min(aside, bside) > CLEAR_M || Math.max(aside, bside) < -CLEAR_M;
-            if (!apart && Envelope.intersects(a, b, p, q)) {
+            if (!apart) {
                 return true;
             }
         }
@@ -149,9 +220,16 @@ public final class Shapes2D {
                 .toList();
     }
 
-    /** What lines enclose between them, each face by its outer ring. */
-    public static List<List<Corner>> faces(List<List<Corner>> lines) {
-        return faces(lines.stream().map(l -> (Geometry) line(l)).toList(), List.of()).stream()
+    /**
+     * What lines enclose between them, each face by its outer ring.
+     *
+     * @param what the lines are, for a fault
+     * @throws InvalidInput where they cross more often than can be parted
+     */
+    public static List<List<Corner>> faces(List<List<Corner>> lines, String what) {
+        List<Geometry> drawn = lines.stream().map(l -> (Geometry) line(l)).toList();
+        requireFew(drawn, what);
+        return faces(drawn, List.of()).stream()
                 .map(face -> corners(face.getExteriorRing()))
                 .toList();
     }
@@ -176,6 +254,11 @@ public final class Shapes2D {
     public static boolean holds(Polygon part, Corner place) {
         return part.getEnvelopeInternal().contains(place.x(), place.y())
                 && SimplePointInAreaLocator.locate(new Coordinate(place.x(), place.y()), part) != Location.EXTERIOR;
+    }
+
+    /** How far a place lies from a part of a floor, its outer ring first; 0 on it, m. */
+    public static double distanceM(List<List<Corner>> rings, Corner place) {
+        return polygon(rings, 0).distance(point(place));
     }
 
     /** A place well inside. */

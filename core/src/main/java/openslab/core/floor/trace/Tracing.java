@@ -16,6 +16,7 @@ import openslab.core.floor.plan.Shapes2D;
 import openslab.core.floor.trace.Stroke.Vertex;
 import openslab.core.floor.walk.Run;
 import openslab.core.floor.walk.Walk;
+import openslab.core.quantity.InvalidInput;
 import org.locationtech.jts.geom.Polygon;
 
 /** Rooms from a drawing: each layer's lines are what its role says. */
@@ -25,6 +26,8 @@ public final class Tracing {
 
     private static final double LEAST_ROOM_M2 = 0.01;
     private static final double SQUARE = 1e-6;
+    /** Nobody coats more rooms, columns or fixtures by one drawing. */
+    private static final int MOST_RINGS = 2_000;
     /** Joints and cracks that the drawing gives no width or depth: ours, told, and to be measured on the floor. */
     private static final double WIDTH_M = 0.006;
 
@@ -98,6 +101,12 @@ public final class Tracing {
                 walkable(Stroke.of(layer, vertices, true)).ifPresent(rings::add);
             }
         });
+        if (rings.size() > MOST_RINGS) {
+            throw new InvalidInput(
+                    "roles",
+                    rings.size() + " closed lines",
+                    "layers of at most " + MOST_RINGS + " closed lines of one kind");
+        }
         return rings;
     }
 
@@ -105,7 +114,7 @@ public final class Tracing {
     private List<List<Corner>> faces(String layer, List<Stroke> open) {
         if (open.size() > 1) {
             List<List<Corner>> faces =
-                    Shapes2D.faces(open.stream().map(Stroke::drawn).toList());
+                    Shapes2D.faces(open.stream().map(Stroke::drawn).toList(), "layer " + layer);
             if (!faces.isEmpty()) {
                 return faces;
             }

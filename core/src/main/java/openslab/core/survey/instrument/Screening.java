@@ -61,13 +61,18 @@ public final class Screening {
         this.unit = quantity.spelt(spelt);
     }
 
-    public Screened put(Sample sample) {
+    /** Its value in the quantity's unit; as it was given where it cannot be converted. */
+    public double value(Sample sample) {
         if (!sample.unit().equals(spelt)) {
             spelt = sample.unit();
             unit = channel.quantity().spelt(spelt);
         }
-        double value = unit.map(u -> channel.quantity().unit().fromBase(u.toBase(sample.value())))
+        return unit.map(u -> channel.quantity().unit().fromBase(u.toBase(sample.value())))
                 .orElse(sample.value());
+    }
+
+    public Screened put(Sample sample) {
+        double value = value(sample);
         channel.next(sample, value, unit.isPresent());
         String fault = "";
         for (SampleCheck check : CHECKS) {

@@ -17,12 +17,15 @@ import openslab.core.survey.instrument.InstrumentKind;
 
 /** Friction of the finished floor, wet. */
 public final class SlipResistance implements TestMethod {
+    /** This method's word, for what the finished floor is held to. */
+    public static final String ID = "slip";
+
     private static final Source A3263 =
             Source.published("ANSI A326.3, from memory: 0.42 wet indoors, 0.55 wet outdoors");
     private static final TestCount COUNT = new TestCount(3, 1e12, 0, 1, Source.ours("three places of a room"));
 
     private static final About ABOUT = new About(
-            "slip",
+            ID,
             "Slip",
             TestGroup.USE,
             "Wet the clean floor with the test solution and run the sled over it in four directions; take the mean.",

@@ -18,6 +18,9 @@ import openslab.core.survey.instrument.InstrumentKind;
 
 /** Resistance from point to point of a static-dissipative floor. */
 public final class SurfaceResistance implements TestMethod {
+    /** This method's word, for what the finished floor is held to. */
+    public static final String ID = "resistance";
+
     private static final Source STM71 = Source.published("ANSI/ESD STM7.1 and S20.20, from memory");
     /** Below it 10 V, from there up 100 V. */
     private static final double TURNING_OHM = 1e6;
@@ -25,7 +28,7 @@ public final class SurfaceResistance implements TestMethod {
     private static final TestCount COUNT = new TestCount(5, 1e12, 0, 1, Source.ours("five places of a room"));
 
     private static final About ABOUT = new About(
-            "resistance",
+            ID,
             "Surface resistance",
             TestGroup.USE,
             "Two 5 lb electrodes 3 ft apart on the clean floor. 10 V first; where it reads 1 MΩ or more, read again with 100 V.",

@@ -3,17 +3,27 @@ package openslab.core.job;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.floor.Outline.Corner;
+import openslab.core.floor.plan.Shapes2D;
 import openslab.core.prep.Course;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
 import openslab.core.prep.Step;
 import openslab.core.prep.work.Staging;
+import openslab.core.quantity.Dimension;
 import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.UnitSystem;
 
-/** Refuses what cannot have been done yet: nothing starts behind an open gate, and no clock before everything lies ready. */
-public final class PrepGuard {
-    private PrepGuard() {}
+/**
+ * Refuses what cannot be so: nothing starts behind an open gate, no clock before everything lies ready, and no place of a zone
+ * lies beside it.
+ */
+public final class LogGuard {
+    /** A tape laid to a wall. */
+    private static final double ON_FLOOR_M = 0.05;
+
+    private LogGuard() {}
 
     /**
      * @param entry about to be logged
@@ -23,7 +33,21 @@ public final class PrepGuard {
         switch (entry.kind()) {
             case GATE, BEGUN, DONE -> requireTurn(zone, entry, system);
             case BATCH, COAT -> requirePrepared(zone, entry, system);
+            case PLACE -> requireOnFloor(zone, entry, system);
             default -> {}
+        }
+    }
+
+    private static void requireOnFloor(ZoneFacts zone, LogEntry entry, UnitSystem system) {
+        double along = entry.values().get("along").base();
+        double off = entry.values().get("off").base();
+        var place = new Corner(along, off);
+        if (zone.shape().parts().stream().noneMatch(part -> Shapes2D.distanceM(part, place) <= ON_FLOOR_M)) {
+            throw new InvalidInput(
+                    "values.along",
+                    Show.in(system, Dimension.LENGTH, along) + " along, " + Show.in(system, Dimension.LENGTH, off)
+                            + " off",
+                    "a place on " + zone.name());
         }
     }
 

@@ -1,0 +1,34 @@
+package openslab.core.air;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZonedDateTime;
+import java.util.Optional;
+import org.shredzone.commons.suncalc.SunTimes;
+
+/**
+ * The sun over a place on one day, upper limb on a level horizon, refraction included (commons-suncalc after Montenbruck and
+ * Pfleger, <em>Astronomy on the Personal Computer</em>).
+ *
+ * @param rise empty where it does not rise that day; {@code noon} when it stands highest; {@code set} likewise
+ */
+public record SunDay(Optional<Instant> rise, Instant noon, Optional<Instant> set) {
+    public static SunDay of(Place.Position at, ZoneId zone, LocalDate day) {
+        SunTimes times = SunTimes.compute()
+                .on(day)
+                .timezone(zone)
+                .oneDay()
+                .at(at.latitude(), at.longitude())
+                .execute();
+        return new SunDay(
+                instant(times.getRise()),
+                instant(times.getNoon())
+                        .orElseGet(() -> day.atTime(12, 0).atZone(zone).toInstant()),
+                instant(times.getSet()));
+    }
+
+    private static Optional<Instant> instant(ZonedDateTime moment) {
+        return Optional.ofNullable(moment).map(ZonedDateTime::toInstant);
+    }
+}

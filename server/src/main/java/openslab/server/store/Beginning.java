@@ -1,0 +1,105 @@
+package openslab.server.store;
+
+import java.io.IOException;
+import java.net.BindException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.SQLException;
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.util.Optional;
+import org.springframework.core.env.SimpleCommandLinePropertySource;
+
+/** Why the application cannot begin, in one line for whoever started it. */
+public final class Beginning {
+    /** Less than this and the database cannot even be opened and tidied up. */
+    private static final long LEAST_BYTES = 4L << 20;
+
+    private static final int USED = 90_020;
+    private static final int DAMAGED = 90_030;
+    private static final int OTHER_FORMAT = 90_048;
+    private static final int MOST_PORT = 65_535;
+
+    /** What is wrong with how it was started. */
+    private static final class Unsound extends RuntimeException {
+        Unsound(String why) {
+            super(why);
+        }
+    }
+
+    private Beginning() {}
+
+    /** Looks at what can be looked at before anything is opened. */
+    public static void requireSound(String[] args) {
+        var options = new SimpleCommandLinePropertySource(args);
+        String clock = options.getProperty("clock");
+        if (clock != null && !clock.isEmpty()) {
+            try {
+                Instant.parse(clock);
+            } catch (DateTimeException e) {
+                throw new Unsound("--clock=" + clock + " is no moment; write it like 2026-05-04T08:00:00Z.");
+            }
+        }
+        String port = options.getProperty("port");
+        if (port != null && !(port.matches("\\d{1,5}") && Integer.parseInt(port) <= MOST_PORT)) {
+            throw new Unsound("--port=" + port + " is no port; 0 to " + MOST_PORT + " are, 0 for any that is free.");
+        }
+        requireFolder(folder(options));
+    }
+
+    private static Path folder(SimpleCommandLinePropertySource options) {
+        String data = options.getProperty("data");
+        return Path.of(data == null ? "data" : data).toAbsolutePath().normalize();
+    }
+
+    private static void requireFolder(Path folder) {
+        try {
+            Files.createDirectories(folder);
+            Files.delete(Files.createTempFile(folder, "begin", ".tmp"));
+        } catch (IOException e) {
+            throw new Unsound("nothing can be written in " + folder + "; name another folder with --data.");
+        }
+        try {
+            if (Files.getFileStore(folder).getUsableSpace() < LEAST_BYTES) {
+                throw new Unsound(
+                        "there is no space left in " + folder + "; make some, or name another folder with --data.");
+            }
+        } catch (IOException e) {
+            throw new Unsound("nobody can tell how much space there is in " + folder + ".");
+        }
+    }
+
+    /** The reason of a failed start; empty where it is none that whoever started it can mend. */
+    public static Optional<String> why(Throwable failure, String[] args) {
+        var options = new SimpleCommandLinePropertySource(args);
+        for (Throwable t = failure; t != null; t = t.getCause()) {
+            if (t instanceof Unsound) {
+                return Optional.of(t.getMessage());
+            }
+            if (t instanceof BindException || t.getClass().getSimpleName().equals("PortInUseException")) {
+                String port = options.getProperty("port");
+                return Optional.of("port " + (port == null ? "8484" : port)
+                        + " is taken by another program; name another with --port.");
+            }
+            if (t instanceof SQLException e) {
+                Optional<String> why = why(e, folder(options));
+                if (why.isPresent()) {
+                    return why;
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<String> why(SQLException e, Path folder) {
+        return switch (e.getErrorCode()) {
+            case USED ->
+                Optional.of(
+                        folder + " is in use by another Open Slab; stop that one, or name another folder with --data.");
+            case DAMAGED, OTHER_FORMAT ->
+                Optional.of("the file in " + folder
+                        + " is damaged, or none of ours; keep it, and put back the last copy you have of it.");
+            default -> Optional.empty();
+        };
+    }
+}

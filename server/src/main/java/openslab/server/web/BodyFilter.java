@@ -1,0 +1,196 @@
+package openslab.server.web;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ReadListener;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.ServletInputStream;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletRequestWrapper;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Duration;
+import java.util.Set;
+import java.util.concurrent.Semaphore;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.InvalidMediaTypeException;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * What is sent is bounded by the request: no body is longer than what it is for, none takes longer than its length allows,
+ * none is of a kind that nobody reads, and those that come slowly leave half of the hands free.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+class BodyFilter extends OncePerRequestFilter {
+    private static final Set<String> WITHOUT_BODY = Set.of("GET", "HEAD", "OPTIONS");
+
+    private static final long MEBI = 1L << 20;
+    /** A form, a plan. */
+    private static final long USUAL = 4 * MEBI;
+    /** A job with its pictures; a drawing. */
+    private static final long FILE = 32 * MEBI;
+
+    private static final long LOGGER_FILE = 1L << 30;
+    /** Half of the threads that the server has. */
+    private static final int READING = 100;
+
+    private static final Duration PATIENCE = Duration.ofSeconds(30);
+    /** Slower than this nobody's network is, bytes a second. */
+    private static final long SLOWEST = 16_384;
+
+    private final Semaphore hands = new Semaphore(READING);
+
+    /** A body that is too long, or comes too slowly. */
+    static final class BodyRefused extends IOException {
+        private final transient Problems.Told told;
+
+        private BodyRefused(Problems.Told told) {
+            super(told.detail());
+            this.told = told;
+        }
+
+        Problems.Told told() {
+            return told;
+        }
+    }
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        if (WITHOUT_BODY.contains(request.getMethod())) {
+            chain.doFilter(request, response);
+            return;
+        }
+        long most = most(request.getRequestURI());
+        if (!isKnown(request)) {
+            Problems.tell(
+                    response,
+                    new Problems.Told(
+                            HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+                            "unsupported-media-type",
+                            "Content-Type: application/json, text/csv, image/jpeg or image/png; got "
+                                    + openslab.core.quantity.Text.shortened(
+                                            String.valueOf(request.getContentType()), 80)
+                                    + "."));
+        } else if (request.getContentLengthLong() > most) {
+            Problems.tell(response, tooLong(most));
+        } else if (!hands.tryAcquire()) {
+            Problems.tell(
+                    response,
+                    new Problems.Told(
+                            HttpStatus.SERVICE_UNAVAILABLE,
+                            "busy",
+                            "Too many send something at this moment; try again."));
+        } else {
+            try {
+                chain.doFilter(new Bounded(request, most), response);
+            } finally {
+                hands.release();
+            }
+        }
+    }
+
+    private static long most(String path) {
+        if (path.startsWith("/api/logger-files")) {
+            return LOGGER_FILE;
+        }
+        return path.startsWith("/api/job-files")
+                        || path.startsWith("/api/drawings")
+                        || path.startsWith("/api/readings-files")
+                ? FILE
+                : USUAL;
+    }
+
+    private static Problems.Told tooLong(long most) {
+        return new Problems.Told(
+                HttpStatus.CONTENT_TOO_LARGE,
+                "too-long",
+                "The body is longer than the " + most + " bytes that are taken here.");
+    }
+
+    private static boolean isKnown(HttpServletRequest request) {
+        String type = request.getContentType();
+        if (type == null) {
+            return request.getContentLengthLong() <= 0;
+        }
+        try {
+            MediaType known = MediaType.parseMediaType(type);
+            return MediaType.APPLICATION_JSON.equalsTypeAndSubtype(known)
+                    || MediaType.IMAGE_JPEG.equalsTypeAndSubtype(known)
+                    || MediaType.IMAGE_PNG.equalsTypeAndSubtype(known)
+                    || known.getType().equals("text") && known.getSubtype().equals("csv");
+        } catch (InvalidMediaTypeException e) {
+            return false;
+        }
+    }
+
+    private static final class Bounded extends HttpServletRequestWrapper {
+        private final long most;
+
+        Bounded(HttpServletRequest request, long most) {
+            super(request);
+            this.most = most;
+        }
+
+        @Override
+        public ServletInputStream getInputStream() throws IOException {
+            return new BoundedStream(super.getInputStream(), most);
+        }
+    }
+
+    private static final class BoundedStream extends ServletInputStream {
+        private final ServletInputStream in;
+        private final long most;
+        private final long since = System.nanoTime();
+        private long read;
+
+        BoundedStream(ServletInputStream in, long most) {
+            this.in = in;
+            this.most = most;
+        }
+
+        private int counted(int n) throws IOException {
+            read += Math.max(0, n);
+            if (read > most) {
+                throw new BodyRefused(tooLong(most));
+            }
+            long seconds = (System.nanoTime() - since) / 1_000_000_000;
+            if (seconds > PATIENCE.toSeconds() + read / SLOWEST) {
+                throw new BodyRefused(new Problems.Told(
+                        HttpStatus.REQUEST_TIMEOUT, "too-slow", "The body came too slowly; nothing of it was taken."));
+            }
+            return n;
+        }
+
+        @Override
+        public int read() throws IOException {
+            int b = in.read();
+            counted(b < 0 ? 0 : 1);
+            return b;
+        }
+
+        @Override
+        public int read(byte[] b, int off, int len) throws IOException {
+            return counted(in.read(b, off, len));
+        }
+
+        @Override
+        public boolean isFinished() {
+            return in.isFinished();
+        }
+
+        @Override
+        public boolean isReady() {
+            return in.isReady();
+        }
+
+        @Override
+        public void setReadListener(ReadListener listener) {
+            in.setReadListener(listener);
+        }
+    }
+}
