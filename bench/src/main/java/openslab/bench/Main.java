@@ -4,6 +4,8 @@ import java.net.InetAddress;
 import java.nio.file.Path;
 import java.util.Collection;
 import java.util.Locale;
+import java.util.Map;
+import java.util.function.UnaryOperator;
 import org.openjdk.jmh.results.RunResult;
 import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
@@ -29,22 +31,38 @@ public final class Main {
         for (RunResult result : measured(DryDownForecast.class)) {
             print("Core, dry-down forecast (3 probes, 5 ways)", result, " (budget 250 ms)");
         }
+        growing(
+                LargeFloor.class,
+                "corners",
+                n -> "Core, a floor of " + n + " corners, 200 cracks, 10000 levels",
+                Map.of("2000", " (budget p99 16 ms)"));
+        growing(
+                KitBuying.class,
+                "units",
+                n -> "Core, " + n + " units bought out of 50 sizes",
+                Map.of("100000", " (budget p99 50 ms)"));
+        ApiLoad.run(Path.of(args[0]));
+        // last: the disk is busy for a while after it
+        LoggerImport.run(Path.of(args[0]));
+    }
+
+    /** @param budgets by the size that each is for */
+    private static void growing(
+            Class<?> benchmark, String size, UnaryOperator<String> what, Map<String, String> budgets)
+            throws RunnerException {
         double before = 0;
-        for (RunResult result : measured(LargeFloor.class)) {
-            String corners = result.getParams().getParam("corners");
+        for (RunResult result : measured(benchmark)) {
+            String n = result.getParams().getParam(size);
             double median = result.getPrimaryResult().getStatistics().getPercentile(50);
             print(
-                    "Core, a floor of " + corners + " corners, 200 cracks, 10000 levels",
+                    what.apply(n),
                     result,
-                    (corners.equals("2000") ? " (budget p99 16 ms)" : "")
+                    budgets.getOrDefault(n, "")
                             + (before > 0
                                     ? String.format(Locale.ROOT, ", %.2f times the one before", median / before)
                                     : ""));
             before = median;
         }
-        ApiLoad.run(Path.of(args[0]));
-        // last: the disk is busy for a while after it
-        LoggerImport.run(Path.of(args[0]));
     }
 
     private static Collection<RunResult> measured(Class<?> benchmark) throws RunnerException {

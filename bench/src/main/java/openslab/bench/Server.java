@@ -29,7 +29,7 @@ final class Server implements AutoCloseable {
     Server(Path jar, String... more) throws IOException {
         String java = Path.of(System.getProperty("java.home"), "bin", "java").toString();
         data = Files.createTempDirectory("openslab-bench");
-        var command = new ArrayList<>(List.of(java, "-jar", jar.toString(), "--port=0", "--data=" + data));
+        var command = new ArrayList<>(List.of(java, "-Xmx512m", "-jar", jar.toString(), "--port=0", "--data=" + data));
         command.addAll(Arrays.asList(more));
         process = new ProcessBuilder(command).redirectErrorStream(true).start();
         address = addressSaidBy(process);

@@ -10,8 +10,11 @@ import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.Executors;
 import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -19,6 +22,7 @@ import openslab.server.App.Answer;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -156,6 +160,70 @@ public class DeviceTest {
         assertEquals(moved.path("repeated").asLong(), 12_000);
         assertEquals(count(sent(id)), 12_003);
         assertEquals(collect(id).body().path("repeated").asLong(), 0);
+    }
+
+    /** Two phones press the button at once: every sample is here once, and both are answered. */
+    @Test
+    public void two_who_collect_at_once_store_every_sample_once() throws Exception {
+        String id =
+                shelved(on(description("A", "AIR_RH"), 4_000, n -> sample(n, "A", "5" + n % 10 + "." + n % 7, "% RH")));
+        var pool = Executors.newFixedThreadPool(6);
+        try {
+            long sum = 0;
+            for (var answer : pool.invokeAll(Collections.<Callable<Answer>>nCopies(6, () -> collect(id)))) {
+                assertEquals(answer.get().status(), 200, answer.get().text());
+                sum += answer.get().body().path("samples").asLong();
+            }
+            assertEquals(sum, 4_000);
+        } finally {
+            pool.shutdown();
+        }
+        assertEquals(count(sent(id)), 4_000);
+    }
+
+    /** One that always has more is taken over in parts; one that counts in circles is refused. */
+    @Test
+    public void a_device_without_an_end_is_not_followed_for_ever() {
+        String endless = shelved(
+                on(description("A", "AIR_RH"), Integer.MAX_VALUE, n -> sample(n % 20_000, "A", "5" + n % 10, "%")
+                        .replace("\"n\":" + n % 20_000, "\"n\":" + n)));
+        JsonNode part = collect(endless).body();
+        assertTrue(part.path("more").asBoolean());
+        assertEquals(part.path("samples").asLong() + part.path("repeated").asLong(), 200_000);
+        device.stop(0);
+        Answer circling =
+                collect(shelved(on(description("A", "AIR_RH"), Integer.MAX_VALUE, n -> sample(1, "A", "50", "%"))));
+        assertEquals(circling.status(), 422);
+        assertTrue(circling.text().contains("does not count its samples upwards"), circling.text());
+    }
+
+    /** What a device may say that none should. */
+    @DataProvider
+    Object[][] malformed() {
+        return new Object[][] {
+            {description("A", "AIR_RH"), "null"},
+            {description("A", "AIR_RH"), "{\"n\":1,\"channel\":\"A\",\"value\":50,\"unit\":\"%\"}"},
+            {description("A", "AIR_RH"), sample(1, "A".repeat(41), "50", "%")},
+            {description("A", "AIR_RH"), sample(1, "A", "50", "%").replace("2026-", "+999999-")},
+            {description("A", "AIR_RH").replace("Strange", "S".repeat(100)), sample(1, "A", "50", "%")},
+            {description("A", "AIR_RH").replace("[{", "[null,{"), sample(1, "A", "50", "%")},
+            {description("A", "AIR_RH").replace("\"AIR_RH\"", "null"), sample(1, "A", "50", "%")},
+            {"{", "{"},
+        };
+    }
+
+    @Test(dataProvider = "malformed")
+    public void what_no_instrument_says_is_refused_in_words(String said, String sample) {
+        Answer refused = collect(shelved(on(said, 1, n -> sample)));
+        assertEquals(refused.status(), 422, refused.text());
+        assertEquals(refused.body().path("type").asString(), "/problems/instrument-silent");
+    }
+
+    @Test
+    public void one_that_says_nothing_of_channels_or_samples_has_none() {
+        String bare = description("A", "AIR_RH").replaceAll("\"channels\":.*]", "\"channels\":null");
+        assertEquals(
+                collect(shelved(on(bare, 0, n -> ""))).body().path("samples").asLong(), 0);
     }
 
     @Test

@@ -114,7 +114,8 @@ public class KillTest {
             var command = new ArrayList<>(List.of(
                     Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                     "-XX:TieredStopAtLevel=1",
-                    "-XX:+UseSerialGC"));
+                    "-XX:+UseSerialGC",
+                    "-Xmx512m"));
             command.addAll(options);
             command.addAll(List.of(
                     "-cp",

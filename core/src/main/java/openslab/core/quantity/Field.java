@@ -65,6 +65,9 @@ public record Field(
      */
     public static Map<String, Value> parseAll(
             String group, List<Field> fields, Map<String, String> typed, UnitSystem system) {
+        if (typed == null) {
+            throw new InvalidInput(group, null, "the values of " + ids(fields));
+        }
         var faults = new ArrayList<InvalidInput.Fault>();
         Map<String, Value> values = new LinkedHashMap<>();
         for (Field field : fields) {
@@ -81,12 +84,16 @@ public record Field(
         List<String> known = fields.stream().map(Field::id).toList();
         typed.keySet().stream()
                 .filter(id -> !known.contains(id))
-                .forEach(id -> faults.add(
-                        new InvalidInput.Fault(group + "." + id, typed.get(id), "only " + String.join(", ", known))));
+                .forEach(id ->
+                        faults.add(new InvalidInput.Fault(group + "." + id, typed.get(id), "only " + ids(fields))));
         if (!faults.isEmpty()) {
             throw new InvalidInput(faults);
         }
         return values;
+    }
+
+    private static String ids(List<Field> fields) {
+        return fields.stream().map(Field::id).collect(Collectors.joining(", "));
     }
 
     /** What is accepted, in words. */

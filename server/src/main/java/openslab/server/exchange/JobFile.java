@@ -33,6 +33,6 @@ record JobFile(
 
     record LayerPart(String id, String sheet, String plannedStart) {}
 
-    /** @param photos JPEG or PNG as base64; absent where there are none */
+    /** @param photos JPEG or PNG as base64, each read only when it is written; absent where there are none */
     record EntryPart(String key, Forms.LogForm entry, List<String> photos) {}
 }

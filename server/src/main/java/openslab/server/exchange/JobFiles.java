@@ -1,9 +1,12 @@
 package openslab.server.exchange;
 
+import java.util.AbstractList;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -37,6 +40,8 @@ import org.springframework.stereotype.Service;
 class JobFiles {
     /** More often than this nobody saved a job. */
     private static final int MOST_REVISIONS = 100_000_000;
+
+    private static final String NEW_ID = "an id that no other job has; import the file as a copy";
 
     private final JobStore store;
     private final ZoneStore zones;
@@ -82,7 +87,7 @@ class JobFiles {
     private JobFile readJobFile(UUID jobId) {
         var job = store.get(jobId);
         Map<String, SheetForm> used = new TreeMap<>();
-        Set<UUID> pictures = photos.of(jobId).keySet();
+        Map<UUID, List<UUID>> pictures = photos.of(jobId);
         var parts = new ArrayList<JobFile.ZonePart>();
         for (var zone : zones.of(jobId)) {
             zone.layers()
@@ -110,8 +115,8 @@ class JobFiles {
                 used);
     }
 
-    /** @param pictures the entries that have photos */
-    private JobFile.EntryPart part(LogEntry e, Set<UUID> pictures) {
+    /** @param pictures the photos of the entries that have any */
+    private JobFile.EntryPart part(LogEntry e, Map<UUID, List<UUID>> pictures) {
         UUID key = UUID.fromString(e.key());
         Map<String, String> typed = new TreeMap<>();
         e.values().forEach((field, value) -> typed.put(field, value.typed()));
@@ -127,11 +132,7 @@ class JobFiles {
                         typed,
                         e.instrument().map(Forms.PapersForm::of).orElse(null),
                         e.ring().isEmpty() ? null : e.ring()),
-                pictures.contains(key)
-                        ? photos.ofEntry(key).stream()
-                                .map(p -> Base64.getEncoder().encodeToString(p.bytes()))
-                                .toList()
-                        : null);
+                pictures.containsKey(key) ? new Encoded(pictures.get(key), photos) : null);
     }
 
     /**
@@ -219,7 +220,21 @@ class JobFiles {
         }
         zones.insert(jobId, zoneId, choice, layers);
         List<String> layerIds = layers.stream().map(ZoneStore.StoredLayer::id).toList();
-        var before = new ArrayList<String>();
+        log(zoneId, job, part, path, renamed, keys, layerIds);
+    }
+
+    private void log(
+            UUID zoneId,
+            Forms.JobFacts job,
+            JobFile.ZonePart part,
+            String path,
+            UnaryOperator<String> renamed,
+            Set<UUID> keys,
+            List<String> layerIds) {
+        Map<UUID, String> places = new LinkedHashMap<>();
+        var before = new HashSet<String>();
+        var scope = new Forms.LogScope(job.units(), layerIds, Collections.unmodifiableSet(before), jobs.latest());
+        var entries = new ArrayList<LogEntry>();
         for (int i = 0; i < required(path + ".log", part.log()).size(); i++) {
             String here = path + ".log[" + i + "]";
             var entry = required(here, part.log().get(i));
@@ -227,15 +242,41 @@ class JobFiles {
             if (!keys.add(entryKey)) {
                 throw new InvalidInput(here + ".key", entry.key(), "a key that no other entry has");
             }
-            requireNew("log_entry", "entry_key", entryKey, here + ".key");
             var form = required(here + ".entry", entry.entry());
-            var scope = new Forms.LogScope(job.units(), layerIds, List.copyOf(before), jobs.latest());
             var strike = "STRIKE".equals(form.kind()) && form.subject() != null;
-            var read =
-                    at(here + ".entry", () -> Forms.read(entryKey, strike ? withSubject(form, renamed) : form, scope));
-            logs.append(zoneId, read);
-            photos(here, entryKey, entry.photos());
-            before.add(read.key());
+            entries.add(
+                    at(here + ".entry", () -> Forms.read(entryKey, strike ? withSubject(form, renamed) : form, scope)));
+            before.add(entryKey.toString());
+            places.put(entryKey, here);
+        }
+        logs.known(places.keySet()).stream().findFirst().ifPresent(k -> {
+            throw new InvalidInput(places.get(k) + ".key", k, NEW_ID);
+        });
+        logs.appendAll(zoneId, entries);
+        int i = 0;
+        for (UUID entryKey : places.keySet()) {
+            photos(places.get(entryKey), entryKey, part.log().get(i++).photos());
+        }
+    }
+
+    /** Photos as text, one at a time in memory: what is kept is never changed, so that it can be read after the rest. */
+    private static final class Encoded extends AbstractList<String> {
+        private final List<UUID> ids;
+        private final PhotoStore photos;
+
+        Encoded(List<UUID> ids, PhotoStore photos) {
+            this.ids = ids;
+            this.photos = photos;
+        }
+
+        @Override
+        public String get(int i) {
+            return Base64.getEncoder().encodeToString(photos.get(ids.get(i)).bytes());
+        }
+
+        @Override
+        public int size() {
+            return ids.size();
         }
     }
 
@@ -280,7 +321,7 @@ class JobFiles {
                 .query(Integer.class)
                 .single();
         if (there > 0) {
-            throw new InvalidInput(path, id, "an id that no other job has; import the file as a copy");
+            throw new InvalidInput(path, id, NEW_ID);
         }
     }
 

@@ -5,6 +5,8 @@ import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -40,7 +42,7 @@ class ReadingsCsv {
 
     private static final List<String> ALWAYS =
             List.of("key", "zone", "method", "place", "at", "by", "note", "instrument", "calibrated", "good until");
-    private static final int MOST_ROWS = 20_000;
+    private static final int MOST_ROWS = 10_000;
     private static final int MOST_FAULTS = InvalidInput.TOLD;
 
     private static final CSVFormat FORMAT = CSVFormat.RFC4180
@@ -133,6 +135,9 @@ class ReadingsCsv {
 
     /** @throws InvalidInput naming the lines and columns at fault; then nothing was stored */
     Taken read(UUID jobId, UUID key, String text) {
+        if (text == null) {
+            throw new InvalidInput("text", null, "a CSV file with a line of column names");
+        }
         var taken = new Taken[] {new Taken(0, 0)};
         writes.once(key, List.of("readings", jobId, text), () -> {
             taken[0] = new Reader(jobId).read(text);
@@ -147,6 +152,8 @@ class ReadingsCsv {
         private final Map<String, ZoneStore.StoredZone> byName;
         private final Set<String> known;
         private final List<InvalidInput.Fault> faults = new ArrayList<>();
+        private final Map<UUID, List<LogEntry>> fresh = new LinkedHashMap<>();
+        private final Map<UUID, String> lines = new HashMap<>();
         private int added;
         private int here;
 
@@ -166,16 +173,13 @@ class ReadingsCsv {
                 throw new InvalidInput("text", null, "a CSV file with a line of column names");
             }
             try (CSVParser parser = FORMAT.parse(new StringReader(text.replaceFirst("^\ufeff", "")))) {
-                List<String> columns = null;
-                for (CSVRecord line : parser) {
-                    if (columns == null) {
-                        columns = columns(line);
-                    } else if (line.getRecordNumber() > MOST_ROWS) {
-                        throw new InvalidInput(
-                                "line " + line.getRecordNumber(), null, "at most " + MOST_ROWS + " lines");
-                    } else {
-                        row(columns, line);
-                    }
+                List<CSVRecord> lines = parser.stream().limit(MOST_ROWS + 2L).toList();
+                if (lines.size() > MOST_ROWS + 1) {
+                    throw new InvalidInput("line " + (MOST_ROWS + 2), null, "at most " + MOST_ROWS + " lines");
+                }
+                List<String> columns = columns(lines.get(0));
+                for (CSVRecord line : lines.subList(1, lines.size())) {
+                    row(columns, line);
                     if (faults.size() >= MOST_FAULTS) {
                         break;
                     }
@@ -186,6 +190,8 @@ class ReadingsCsv {
             if (!faults.isEmpty()) {
                 throw new InvalidInput(faults);
             }
+            requireOfThisJob();
+            fresh.forEach(logs::appendAll);
             return new Taken(added, here);
         }
 
@@ -235,13 +241,27 @@ class ReadingsCsv {
                     return;
                 }
                 LogEntry entry = Forms.read(key, form(cells), scope(zone));
-                logs.append(zone.id(), entry);
+                fresh.computeIfAbsent(zone.id(), z -> new ArrayList<>()).add(entry);
+                lines.put(key, at);
                 known.add(entry.key());
                 added++;
             } catch (InvalidInput e) {
                 e.faults()
                         .forEach(f -> faults.add(new InvalidInput.Fault(
                                 at + ", " + column(f.field(), cells.get("method")), f.value(), f.accepted())));
+            }
+        }
+
+        /** A key that comes with a line is that of one reading: what another job has is not taken a second time. */
+        private void requireOfThisJob() {
+            logs.known(lines.keySet()).stream()
+                    .map(k -> new InvalidInput.Fault(
+                            lines.get(k) + ", key",
+                            k.toString(),
+                            "nothing, for a reading of its own: another job has one of this key"))
+                    .forEach(faults::add);
+            if (!faults.isEmpty()) {
+                throw new InvalidInput(faults);
             }
         }
 
@@ -289,7 +309,7 @@ class ReadingsCsv {
         private Forms.LogScope scope(ZoneStore.StoredZone zone) {
             List<String> layers =
                     zone.layers().stream().map(ZoneStore.StoredLayer::id).toList();
-            return new Forms.LogScope(job.facts().units(), layers, List.of(), jobs.latest());
+            return new Forms.LogScope(job.facts().units(), layers, Set.of(), jobs.latest());
         }
 
         /** The column that a form's field came from. */

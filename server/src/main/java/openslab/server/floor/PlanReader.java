@@ -25,6 +25,7 @@ import openslab.core.floor.walk.Turn;
 import openslab.core.floor.walk.Walk;
 import openslab.core.quantity.FallText;
 import openslab.core.quantity.Faults;
+import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Measure;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -36,6 +37,9 @@ final class PlanReader {
     private static final int MOST_CHECKED = 150;
     private static final int MOST_OF_A_KIND = 500;
     private static final int MOST_LEVELS = 20_000;
+    /** Of a plan, as {@link Room#places} counts them. */
+    static final int MOST_PLACES = 40_000;
+
     private static final double SHORTEST_M = 0.005;
     private static final double LONGEST_M = 1_000;
     private static final double THINNEST_M = 0.0001;
@@ -55,7 +59,14 @@ final class PlanReader {
         reader.faults.check();
         reader.differ("rooms", rooms, Room::id);
         reader.faults.check();
-        return new FloorPlan(rooms, north);
+        var plan = new FloorPlan(rooms, north);
+        if (plan.places() > MOST_PLACES) {
+            throw new InvalidInput(
+                    "rooms",
+                    plan.places() + " places",
+                    "at most " + MOST_PLACES + " places along walls, curves and lines, and heights, in one plan");
+        }
+        return plan;
     }
 
     /** Reads every item at its path; nulls where something was at fault. */

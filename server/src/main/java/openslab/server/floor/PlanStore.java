@@ -1,5 +1,7 @@
 package openslab.server.floor;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.ZoneOffset;
 import java.util.Map;
@@ -35,12 +37,17 @@ public class PlanStore {
             int revision, UnitSystem units, FloorPlan plan, PlanReport report, Map<String, Flaws> flaws) {}
 
     private static final Move NONE = new Move(0, 0);
+    /** Of the plans that are kept reckoned: a place takes about a kilobyte and a half. */
+    private static final int MOST_PLACES = 2 * PlanReader.MOST_PLACES;
 
     private final JdbcClient db;
     private final ObjectMapper json;
     private final Clock clock;
     /** The newest report of each job: a revision never changes. */
-    private final Map<UUID, Reported> reports = new ConcurrentHashMap<>();
+    private final Cache<UUID, Reported> reports = Caffeine.newBuilder()
+            .maximumWeight(MOST_PLACES)
+            .weigher((UUID job, Reported r) -> r.plan().places())
+            .build();
 
     PlanStore(JdbcClient db, ObjectMapper json, Clock clock) {
         this.db = db;
@@ -112,7 +119,7 @@ public class PlanStore {
 
     private Reported reported(UUID jobId, UnitSystem units) {
         int revision = last(jobId).revision();
-        Reported known = reports.get(jobId);
+        Reported known = reports.getIfPresent(jobId);
         if (known != null && known.revision() == revision && known.units() == units) {
             return known;
         }

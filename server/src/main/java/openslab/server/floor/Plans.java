@@ -213,6 +213,9 @@ public class Plans {
 
     /** Puts one corner elsewhere: the walls and turns beside it are measured anew. */
     public void moveCorner(UUID jobId, Jobs.Seen seen, String roomId, int corner, PlanForm.PlaceForm to) {
+        var faults = new Faults();
+        requireSaid(faults, "to", to, "the corner's new place");
+        faults.check();
         writes.once(seen.key(), List.of("corner", jobId, seen.version(), roomId, corner, to), () -> {
             UnitSystem units = units(jobId);
             var form = plans.get(jobId).form();
@@ -260,6 +263,11 @@ public class Plans {
 
     /** Makes a part of the plan a zone of its own; answers its id. */
     public UUID addZone(UUID jobId, Jobs.Seen seen, String roomId, PlanForm.PlaceForm in, Forms.ZoneForm zone) {
+        var faults = new Faults();
+        requireSaid(faults, "roomId", roomId, "a room of this plan");
+        requireSaid(faults, "in", in, "a place in the part that is to be the zone");
+        requireSaid(faults, "zone", zone, "the zone's name and how it is worked");
+        faults.check();
         return UUID.fromString(
                 writes.once(seen.key(), List.of("plan-zone", jobId, seen.version(), roomId, in, zone), () -> {
                     UUID zoneId = jobs.insertOnPlan(jobId, zone);
@@ -267,6 +275,12 @@ public class Plans {
                     store(jobId, seen.version(), units(jobId), marked(form, roomId, zoneId, in));
                     return zoneId.toString();
                 }));
+    }
+
+    private static void requireSaid(Faults faults, String field, Object said, String accepted) {
+        if (said == null) {
+            faults.add(field, null, accepted);
+        }
     }
 
     private static PlanForm marked(PlanForm form, String roomId, UUID zoneId, PlanForm.PlaceForm in) {

@@ -249,7 +249,7 @@ public final class Forms {
      * @param layers the zone's layer ids; {@code standing} the key of every entry that was not struck
      * @param latest nothing happened later than this
      */
-    public record LogScope(UnitSystem units, List<String> layers, List<String> standing, Instant latest) {}
+    public record LogScope(UnitSystem units, List<String> layers, Set<String> standing, Instant latest) {}
 
     public static LogEntry read(UUID key, LogForm form, LogScope scope) {
         var faults = new Faults();

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -192,7 +193,6 @@ public class Jobs {
         writes.once(key, List.of("log", jobId, zoneId, form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
-            logs.requireFree(key);
             LogEntry entry = Forms.read(key, form, scope(job, zone));
             LogGuard.require(facts(job, zone), entry, job.facts().units());
             logs.append(zoneId, entry);
@@ -201,8 +201,8 @@ public class Jobs {
     }
 
     private Forms.LogScope scope(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
-        List<String> standing =
-                LogEntry.standing(zone.log()).stream().map(LogEntry::key).toList();
+        Set<String> standing =
+                LogEntry.standing(zone.log()).stream().map(LogEntry::key).collect(Collectors.toSet());
         return new Forms.LogScope(
                 job.facts().units(),
                 zone.layers().stream().map(ZoneStore.StoredLayer::id).toList(),

@@ -5,15 +5,18 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import openslab.core.job.LogEntry;
-import openslab.core.quantity.Refusal;
 import openslab.core.quantity.Value;
 import openslab.core.survey.instrument.Instrument;
+import org.springframework.jdbc.core.namedparam.NamedParameterJdbcOperations;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -50,64 +53,80 @@ public class LogStore {
 
     private final JdbcClient db;
     private final Clock clock;
+    private final NamedParameterJdbcOperations many;
     private final StoredValues values;
 
-    LogStore(JdbcClient db, Clock clock) {
+    LogStore(JdbcClient db, NamedParameterJdbcOperations many, Clock clock) {
         this.db = db;
+        this.many = many;
         this.clock = clock;
-        this.values = StoredValues.ofEntries(db);
+        this.values = StoredValues.ofEntries(db, many);
     }
 
-    /** @throws Refusal where an entry has this key: a job's file may have brought it */
-    void requireFree(UUID key) {
-        int there = db.sql("select count(*) from log_entry where entry_key = :key")
-                .param("key", key)
-                .query(Integer.class)
-                .single();
-        if (there > 0) {
-            throw new Refusal(
-                    "key-used-before",
-                    "Key " + key + " is that of another entry.",
-                    "Make a fresh key for every write; repeat a key only to repeat the same write.");
+    /** @throws org.springframework.dao.DuplicateKeyException where the key is there, or what this strikes was struck */
+    public void append(UUID zoneId, LogEntry entry) {
+        insert(zoneId, List.of(entry));
+        if (entry.kind() == LogEntry.Kind.STRIKE) {
+            strike(entry);
         }
     }
 
-    public void append(UUID zoneId, LogEntry entry) {
-        UUID key = UUID.fromString(entry.key());
-        db.sql(
-                        """
+    /** From a file; one from before an entry could be struck only once may strike it again. */
+    public void appendAll(UUID zoneId, List<LogEntry> entries) {
+        insert(zoneId, entries);
+        entries.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.STRIKE && !isStruck(e.subject()))
+                .forEach(this::strike);
+    }
+
+    private void insert(UUID zoneId, List<LogEntry> entries) {
+        Batches.run(
+                many,
+                """
                 insert into log_entry (entry_key, zone_id, kind, subject, place, happened_at, stored_at, done_by, note,
                     instrument, calibrated_on, calibration_due, ring)
                 values (:key, :zone, :kind, :subject, :place, :at, :now, :by, :note,
-                    :instrument, :calibrated, :due, :ring)""")
-                .param("key", key)
-                .param("zone", zoneId)
-                .param("kind", entry.kind().name())
-                .param("subject", entry.subject())
-                .param("place", entry.place())
-                .param("at", entry.at().atOffset(ZoneOffset.UTC))
-                .param("now", clock.instant().atOffset(ZoneOffset.UTC))
-                .param("by", entry.by())
-                .param("note", entry.note())
-                .param("instrument", entry.instrument().map(Instrument::name).orElse(null))
-                .param(
-                        "calibrated",
-                        entry.instrument().map(Instrument::calibrated).orElse(null))
-                .param("due", entry.instrument().map(Instrument::due).orElse(null))
-                .param("ring", entry.ring().isEmpty() ? null : RingText.write(entry.ring()))
+                    :instrument, :calibrated, :due, :ring)""",
+                entries.stream().map(e -> row(zoneId, e)));
+        values.insert(entries.stream().collect(Collectors.toMap(e -> UUID.fromString(e.key()), LogEntry::values)));
+    }
+
+    private Map<String, ?> row(UUID zoneId, LogEntry entry) {
+        var row = new HashMap<String, Object>();
+        row.put("key", UUID.fromString(entry.key()));
+        row.put("zone", zoneId);
+        row.put("kind", entry.kind().name());
+        row.put("subject", entry.subject());
+        row.put("place", entry.place());
+        row.put("at", entry.at().atOffset(ZoneOffset.UTC));
+        row.put("now", clock.instant().atOffset(ZoneOffset.UTC));
+        row.put("by", entry.by());
+        row.put("note", entry.note());
+        row.put("instrument", entry.instrument().map(Instrument::name).orElse(null));
+        row.put("calibrated", entry.instrument().map(Instrument::calibrated).orElse(null));
+        row.put("due", entry.instrument().map(Instrument::due).orElse(null));
+        row.put("ring", entry.ring().isEmpty() ? null : RingText.write(entry.ring()));
+        return row;
+    }
+
+    /** Those of {@code keys} that an entry has, of whatever job. */
+    public Set<UUID> known(Collection<UUID> keys) {
+        return Batches.found(many, "select entry_key from log_entry where entry_key in (:keys)", keys);
+    }
+
+    private void strike(LogEntry entry) {
+        db.sql("insert into struck (entry_key, strike_key) values (:struck, :key)")
+                .param("struck", UUID.fromString(entry.subject()))
+                .param("key", UUID.fromString(entry.key()))
                 .update();
-        values.insert(key, entry.values());
-        if (entry.kind() == LogEntry.Kind.STRIKE) {
-            db.sql(
-                            """
-                    insert into struck (entry_key, strike_key)
-                    select e.entry_key, s.entry_key from log_entry e, log_entry s
-                    where e.entry_key = :struck and s.entry_key = :key
-                        and not exists (select 1 from struck t where t.entry_key = e.entry_key)""")
-                    .param("struck", UUID.fromString(entry.subject()))
-                    .param("key", key)
-                    .update();
-        }
+    }
+
+    private boolean isStruck(String key) {
+        return db.sql("select count(*) from struck where entry_key = :key")
+                        .param("key", UUID.fromString(key))
+                        .query(Integer.class)
+                        .single()
+                > 0;
     }
 
     /**

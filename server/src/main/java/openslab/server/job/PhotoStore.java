@@ -16,6 +16,8 @@ import org.springframework.stereotype.Repository;
 public class PhotoStore {
     /** The column holds no more; a screen makes its pictures smaller before it sends them. */
     public static final int MOST_BYTES = 1_000_000;
+    /** Of one job: more would not fit into its file. */
+    private static final long MOST_OF_JOB = 40L * MOST_BYTES;
 
     /** @param kind image/jpeg or image/png */
     public record Photo(String kind, byte[] bytes) {}
@@ -39,7 +41,15 @@ public class PhotoStore {
         return new Photo(jpeg ? "image/jpeg" : "image/png", bytes);
     }
 
+    /** @throws InvalidInput where the job has no room for another */
     public void insert(UUID photoId, UUID entryKey, Photo photo) {
+        long stored = ofJobOf(entryKey);
+        if (stored + photo.bytes().length > MOST_OF_JOB) {
+            throw new InvalidInput(
+                    "photo",
+                    photo.bytes().length + " bytes",
+                    "pictures of at most " + MOST_OF_JOB + " bytes in one job");
+        }
         db.sql("insert into photo (photo_id, entry_key, kind, bytes) values (:id, :entry, :kind, :bytes)")
                 .param("id", photoId)
                 .param("entry", entryKey)
@@ -48,7 +58,20 @@ public class PhotoStore {
                 .update();
     }
 
-    Photo get(UUID photoId) {
+    /** Bytes of every photo of the job that an entry is of. */
+    private long ofJobOf(UUID entryKey) {
+        return db.sql(
+                        """
+                select coalesce(sum(octet_length(p.bytes)), 0) from photo p
+                join log_entry e on e.entry_key = p.entry_key join zone z on z.id = e.zone_id
+                where z.job_id = (select o.job_id from zone o join log_entry k on k.zone_id = o.id
+                    where k.entry_key = :entry)""")
+                .param("entry", entryKey)
+                .query(Long.class)
+                .single();
+    }
+
+    public Photo get(UUID photoId) {
         return find(photoId).orElseThrow(() -> new NotHere("photoId", photoId));
     }
 
@@ -72,13 +95,5 @@ public class PhotoStore {
                 .forEach(l -> byEntry.computeIfAbsent(l.entryKey(), k -> new ArrayList<>())
                         .add(l.photoId()));
         return byEntry;
-    }
-
-    /** Every photo of an entry, oldest first. */
-    public List<Photo> ofEntry(UUID entryKey) {
-        return db.sql("select kind, bytes from photo where entry_key = :key order by ordinal")
-                .param("key", entryKey)
-                .query(Photo.class)
-                .list();
     }
 }

@@ -5,16 +5,18 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import openslab.core.quantity.Value;
+import org.springframework.jdbc.core.namedparam.NamedParameterJdbcOperations;
 import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** Keyed numbers, one row each, under whatever they belong to: a zone or a log entry. */
-record StoredValues(JdbcClient db, String insert, String ofJob) {
+record StoredValues(JdbcClient db, NamedParameterJdbcOperations many, String insert, String ofJob) {
     private record Row(UUID owner, String field, String typed, double base) {}
 
     /** The numbers of every zone of a job. */
-    static StoredValues ofZones(JdbcClient db) {
+    static StoredValues ofZones(JdbcClient db, NamedParameterJdbcOperations many) {
         return new StoredValues(
                 db,
+                many,
                 "insert into zone_value (zone_id, field, typed, base) values (:owner, :field, :typed, :base)",
                 """
                 select v.zone_id as owner, v.field, v.typed, v.base
@@ -22,9 +24,10 @@ record StoredValues(JdbcClient db, String insert, String ofJob) {
     }
 
     /** The numbers of every log entry of a job. */
-    static StoredValues ofEntries(JdbcClient db) {
+    static StoredValues ofEntries(JdbcClient db, NamedParameterJdbcOperations many) {
         return new StoredValues(
                 db,
+                many,
                 "insert into log_value (entry_key, field, typed, base) values (:owner, :field, :typed, :base)",
                 """
                 select v.entry_key as owner, v.field, v.typed, v.base
@@ -41,12 +44,12 @@ record StoredValues(JdbcClient db, String insert, String ofJob) {
         return byOwner;
     }
 
-    void insert(UUID owner, Map<String, Value> values) {
-        values.forEach((field, value) -> db.sql(insert)
-                .param("owner", owner)
-                .param("field", field)
-                .param("typed", value.typed())
-                .param("base", value.base())
-                .update());
+    void insert(Map<UUID, Map<String, Value>> byOwner) {
+        Batches.run(many, insert, byOwner.entrySet().stream().flatMap(o -> o.getValue().entrySet().stream()
+                .map(v -> Map.of(
+                        "owner", o.getKey(),
+                        "field", v.getKey(),
+                        "typed", v.getValue().typed(),
+                        "base", v.getValue().base()))));
     }
 }

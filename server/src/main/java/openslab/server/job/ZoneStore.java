@@ -17,6 +17,7 @@ import openslab.core.job.LogEntry;
 import openslab.core.prep.SiteLimit;
 import openslab.core.product.Exposure;
 import openslab.server.web.NotHere;
+import org.springframework.jdbc.core.namedparam.NamedParameterJdbcOperations;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
@@ -48,10 +49,10 @@ public class ZoneStore {
     private final LogStore logs;
     private final StoredValues values;
 
-    ZoneStore(JdbcClient db, LogStore logs) {
+    ZoneStore(JdbcClient db, NamedParameterJdbcOperations many, LogStore logs) {
         this.db = db;
         this.logs = logs;
-        this.values = StoredValues.ofZones(db);
+        this.values = StoredValues.ofZones(db, many);
     }
 
     /** Every zone of the job, in order, with everything that is known of it: six queries, however many zones. */
@@ -146,7 +147,7 @@ public class ZoneStore {
                 .param("job", jobId)
                 .param("ordinal", ordinal)
                 .update();
-        values.insert(zoneId, choice.values());
+        values.insert(Map.of(zoneId, choice.values()));
         insertLimits(zoneId, choice.limits());
         for (int i = 0; i < layers.size(); i++) {
             StoredLayer layer = layers.get(i);
@@ -173,7 +174,7 @@ public class ZoneStore {
                         choice)
                 .update();
         db.sql("delete from zone_value where zone_id = :id").param("id", zoneId).update();
-        values.insert(zoneId, choice.values());
+        values.insert(Map.of(zoneId, choice.values()));
         db.sql("delete from zone_limit where zone_id = :id").param("id", zoneId).update();
         insertLimits(zoneId, choice.limits());
     }

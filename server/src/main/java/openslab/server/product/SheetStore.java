@@ -1,12 +1,13 @@
 package openslab.server.product;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import openslab.core.product.ProductSheet;
 import openslab.server.store.Words;
@@ -28,11 +29,14 @@ public class SheetStore {
 
     private record Row(String digest, String body) {}
 
+    private static final int MOST_READ = 500;
+
     private final JdbcClient db;
     private final ObjectMapper json;
     private final Clock clock;
     /** What was read once; rows never change. */
-    private final Map<String, Stored> read = new ConcurrentHashMap<>();
+    private final Cache<String, Stored> read =
+            Caffeine.newBuilder().maximumSize(MOST_READ).build();
 
     SheetStore(JdbcClient db, ObjectMapper json, Clock clock) {
         this.db = db;
@@ -73,7 +77,7 @@ public class SheetStore {
     }
 
     public Stored of(String digest) {
-        Stored known = read.get(digest);
+        Stored known = read.getIfPresent(digest);
         if (known != null) {
             return known;
         }
@@ -157,7 +161,7 @@ public class SheetStore {
     }
 
     private Stored stored(Row row) {
-        return read.computeIfAbsent(row.digest(), digest -> {
+        return read.get(row.digest(), digest -> {
             var read = SheetReader.read(json.readValue(row.body(), SheetForm.class));
             return new Stored(digest, read.canonical(), read.sheet());
         });

@@ -1,6 +1,8 @@
 package openslab.server.store;
 
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.security.DigestOutputStream;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
@@ -63,7 +65,7 @@ public class Writes {
      */
     public String once(UUID key, Object request, Supplier<String> write) {
         folder.requireSpace();
-        String fingerprint = digest(json.writeValueAsString(request));
+        String fingerprint = fingerprint(request);
         String result = settled(() -> done(key, fingerprint).orElseGet(() -> {
             String id = write.get();
             remember(key, fingerprint, id);
@@ -147,6 +149,13 @@ public class Writes {
                 .update();
     }
 
+    /** Of what was asked, as JSON; it is never in memory whole, since it may be a job with its pictures. */
+    private String fingerprint(Object request) {
+        MessageDigest sha = sha256();
+        json.writeValue(new DigestOutputStream(OutputStream.nullOutputStream(), sha), request);
+        return HexFormat.of().formatHex(sha.digest());
+    }
+
     /** SHA-256 in hex. */
     public static String digest(String text) {
         return digest(text.getBytes(StandardCharsets.UTF_8));
@@ -154,8 +163,12 @@ public class Writes {
 
     /** SHA-256 in hex. */
     public static String digest(byte[] bytes) {
+        return HexFormat.of().formatHex(sha256().digest(bytes));
+    }
+
+    private static MessageDigest sha256() {
         try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+            return MessageDigest.getInstance("SHA-256");
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException("every Java has SHA-256", e);
         }

@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.time.Duration;
 import java.util.Set;
 import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -32,7 +33,7 @@ class BodyFilter extends OncePerRequestFilter {
     /** A form, a plan. */
     private static final long USUAL = 4 * MEBI;
     /** A job with its pictures; a drawing. */
-    private static final long FILE = 32 * MEBI;
+    private static final long FILE = 64 * MEBI;
 
     private static final long LOGGER_FILE = 1L << 30;
     /** Half of the threads that the server has. */
@@ -42,7 +43,14 @@ class BodyFilter extends OncePerRequestFilter {
     /** Slower than this nobody's network is, bytes a second. */
     private static final long SLOWEST = 16_384;
 
+    /** Files are read into memory whole: so many at once have room there. */
+    private static final int HEAVY = 2;
+
+    private static final Problems.Told BUSY = new Problems.Told(
+            HttpStatus.SERVICE_UNAVAILABLE, "busy", "Too many send something at this moment; try again.");
+
     private final Semaphore hands = new Semaphore(READING);
+    private final Semaphore heavy = new Semaphore(HEAVY, true);
 
     /** A body that is too long, or comes too slowly. */
     static final class BodyRefused extends IOException {
@@ -79,18 +87,39 @@ class BodyFilter extends OncePerRequestFilter {
         } else if (request.getContentLengthLong() > most) {
             Problems.tell(response, tooLong(most));
         } else if (!hands.tryAcquire()) {
-            Problems.tell(
-                    response,
-                    new Problems.Told(
-                            HttpStatus.SERVICE_UNAVAILABLE,
-                            "busy",
-                            "Too many send something at this moment; try again."));
+            Problems.tell(response, BUSY);
         } else {
             try {
-                chain.doFilter(new Bounded(request, most), response);
+                pass(request, response, chain, most);
             } finally {
                 hands.release();
             }
+        }
+    }
+
+    private void pass(HttpServletRequest request, HttpServletResponse response, FilterChain chain, long most)
+            throws ServletException, IOException {
+        var bounded = new Bounded(request, most);
+        long length = request.getContentLengthLong();
+        if (most != FILE || length >= 0 && length <= USUAL) {
+            chain.doFilter(bounded, response);
+        } else if (isFreeSoon(heavy)) {
+            try {
+                chain.doFilter(bounded, response);
+            } finally {
+                heavy.release();
+            }
+        } else {
+            Problems.tell(response, BUSY);
+        }
+    }
+
+    private static boolean isFreeSoon(Semaphore permits) {
+        try {
+            return permits.tryAcquire(PATIENCE.toSeconds(), TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return false;
         }
     }
 
@@ -99,7 +128,7 @@ class BodyFilter extends OncePerRequestFilter {
             return LOGGER_FILE;
         }
         return path.startsWith("/api/job-files")
-                        || path.startsWith("/api/drawings")
+                        || path.startsWith("/api/plan-files")
                         || path.startsWith("/api/readings-files")
                 ? FILE
                 : USUAL;

@@ -40,6 +40,26 @@ public class ColumnMappingTest {
         }
     }
 
+    /** On 1 November 2026 Halifax shows one o'clock twice: the second time comes after the first. */
+    @Test
+    public void the_hour_that_autumn_repeats_is_told_apart_by_what_came_before() {
+        Instant at = Instant.MIN;
+        var told = new java.util.ArrayList<Instant>();
+        for (String wall : List.of("00:45", "01:15", "01:45", "01:15", "01:45", "02:15")) {
+            at = TimeFormat.YEAR_FIRST.read("2026-11-01 " + wall, HALIFAX, at);
+            told.add(at);
+        }
+        assertEquals(
+                told.stream().map(Instant::toString).toList(),
+                List.of(
+                        "2026-11-01T03:45:00Z",
+                        "2026-11-01T04:15:00Z",
+                        "2026-11-01T04:45:00Z",
+                        "2026-11-01T05:15:00Z",
+                        "2026-11-01T05:45:00Z",
+                        "2026-11-01T06:15:00Z"));
+    }
+
     /** cases/logger-columns.tsv: the columns, a line under them, and what is guessed of each part. */
     @DataProvider
     Object[][] columns() {

@@ -9,4 +9,10 @@ public record FloorPlan(List<Room> rooms, double north) {
     public FloorPlan {
         rooms = List.copyOf(rooms);
     }
+
+    /** See {@link Room#places}. */
+    public int places() {
+        return (int) Math.min(
+                Integer.MAX_VALUE, rooms.stream().mapToLong(Room::places).sum());
+    }
 }

@@ -56,6 +56,18 @@ public record Room(
         lips = List.copyOf(lips);
     }
 
+    /** Places along its walls and lines as they are drawn, curves in short steps, and its heights: what it costs. */
+    public int places() {
+        long n = walk.runs().stream()
+                .mapToLong(r -> 1 + r.bow().offsetsM(r.lengthM()).length)
+                .sum();
+        n += openings.stream().mapToLong(o -> o.ring().corners().size()).sum();
+        n += cracks.stream().mapToLong(c -> c.line().size()).sum();
+        n += cuts.stream().mapToLong(c -> c.line().size()).sum();
+        n += levels.map(l -> l.heights().heightsM().length).orElse(0);
+        return (int) Math.min(Integer.MAX_VALUE, n);
+    }
+
     /** A room with nothing in it yet. */
     public static Room of(String id, String name, Walk walk) {
         return draft(id, name, walk).room();
