@@ -26,10 +26,7 @@ function decoded(part: string): string {
 }
 
 export function parse(hash: string): Route {
-  const [head, a = '', b = '', c = ''] = hash
-    .replace(/^#\/?/, '')
-    .split('/')
-    .map(decoded);
+  const [head, a = '', b = '', c = ''] = hash.replace(/^#\/?/, '').split('/').map(decoded);
   if (head === 'job' && a) {
     return c === 'log'
       ? { at: 'log', jobId: a, zoneId: b }

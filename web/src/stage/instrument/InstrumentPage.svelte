@@ -11,6 +11,7 @@
   import InstrumentEditor from './InstrumentEditor.svelte';
   import LoggerImport from './LoggerImport.svelte';
   import SeriesChart from './SeriesChart.svelte';
+  import { takenWords } from './taken';
 
   interface Props {
     instrument: InstrumentView;
@@ -32,7 +33,6 @@
     known.view?.instrumentKinds.find((k) => k.id === instrument.form.kind)?.label ?? '',
   );
   const moment = (at: string) => when(new Date(at), HERE, appClock.now);
-  const aside = $derived(Object.values(taken?.setAside ?? {}).reduce((a, b) => a + b, 0));
 
   async function load() {
     try {
@@ -84,11 +84,8 @@
 </div>
 {#if taken}
   <p role="status">
-    {taken.samples === 0 ? 'Nothing new.' : `${taken.samples} samples taken over`}{aside > 0
-      ? `, ${aside} of them set aside.`
-      : taken.samples > 0
-        ? ', all of them count.'
-        : ''}
+    {takenWords(taken)}.{#if taken.more}
+      It has more than is taken at once: collect again.{/if}
   </p>
 {/if}
 

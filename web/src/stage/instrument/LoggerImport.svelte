@@ -21,6 +21,7 @@
   import Dialog from '../../parts/Dialog.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
+  import { takenWords, thousands } from './taken';
 
   interface Props {
     instrument: InstrumentView;
@@ -55,8 +56,6 @@
   const fault = (path: string) => problem?.faults.find((f) => f.field === `mapping.${path}`);
   const columns = $derived((offer?.columns ?? []).map((c) => ({ id: c, label: c })));
   const orNone = $derived([{ id: '', label: 'none' }, ...columns]);
-  const aside = $derived(Object.values(progress?.setAside ?? {}).reduce((a, b) => a + b, 0));
-  const thousands = (n: number) => n.toLocaleString('en-GB').replaceAll(',', '\u202f');
 
   async function pick(event: Event & { currentTarget: HTMLInputElement }) {
     const file = event.currentTarget.files?.[0];
@@ -138,9 +137,7 @@
       {#if running}
         {thousands(progress.samples)} samples so far, {Math.round(share * 100)} % of {name}.
       {:else if progress.state === 'DONE'}
-        {thousands(progress.samples)} samples taken over{aside > 0
-          ? `, ${thousands(aside)} of them set aside with a reason`
-          : ', all of them count'}{progress.oddLines > 0
+        {takenWords(progress)}{progress.oddLines > 0
           ? `; ${thousands(progress.oddLines)} lines could not be read and are kept as they are`
           : ''}.
       {:else}
