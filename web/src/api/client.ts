@@ -135,6 +135,8 @@ interface Write {
 }
 
 const PATIENCE_MS = 20_000;
+/** Browsers send this much on after a page is left. */
+const KEPT_CHARACTERS = 30_000;
 
 async function call<T>(method: string, path: string, write?: Write): Promise<T> {
   const headers: Record<string, string> = {};
@@ -145,11 +147,13 @@ async function call<T>(method: string, path: string, write?: Write): Promise<T> 
       headers['If-Match'] = `"${write.version}"`;
     }
   }
+  const body = write ? JSON.stringify(write.body) : null;
   return answered<T>(
     fetch(path, {
       method,
       headers,
-      body: write ? JSON.stringify(write.body) : null,
+      body,
+      keepalive: body !== null && body.length < KEPT_CHARACTERS,
       signal: AbortSignal.timeout(PATIENCE_MS),
     }),
   );

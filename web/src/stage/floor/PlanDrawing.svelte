@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte';
   import type { Corner, RoomPlan, Units, ZoneView } from '../../api/types';
 
   interface Props {
@@ -297,6 +298,8 @@
     settling = undefined;
   }
 
+  onDestroy(settle);
+
   /** The corner stays where it was put until the plan has followed. */
   async function letGo(at: NonNullable<typeof drag>) {
     await onmove(at.corner, at.x, at.y);
@@ -325,6 +328,8 @@
     }
   }
 </script>
+
+<svelte:window onpagehide={settle} />
 
 <div
   class="frame"

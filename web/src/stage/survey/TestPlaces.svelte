@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte';
   import { type ApiProblem, asProblem, proposePlaces } from '../../api/client';
   import type { JobView, ProposedPlace, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
@@ -51,14 +52,24 @@
   function move(name: string, at: { x: number; y: number }) {
     moved = { ...moved, [name]: at };
     clearTimeout(settled);
-    settled = setTimeout(() => {
-      writing = writing.then(store);
-    }, SETTLED_AFTER_MS);
+    settled = setTimeout(settle, SETTLED_AFTER_MS);
   }
 
-  async function store() {
+  /** At once where the screen is left: a move is not lost with it. */
+  function settle() {
+    if (settled !== undefined) {
+      clearTimeout(settled);
+      settled = undefined;
+      const zoneId = zone.id;
+      writing = writing.then(() => store(zoneId));
+    }
+  }
+
+  onDestroy(settle);
+
+  async function store(zoneId: string) {
     for (const [name, at] of Object.entries(moved)) {
-      if (await sending.mark(desk, zone.id, name, at)) {
+      if (await sending.mark(desk, zoneId, name, at)) {
         if (moved[name] === at) {
           moved = Object.fromEntries(Object.entries(moved).filter(([n]) => n !== name));
         }
@@ -80,6 +91,8 @@
     }
   }
 </script>
+
+<svelte:window onpagehide={settle} />
 
 <PlanSketch
   report={zone.report}

@@ -341,7 +341,6 @@ public class AssessTest extends OnTheDemo {
         var hands = new Hands(page);
         hands.press("Draw an area");
         page.getByLabel("What it is").selectOption("POLISH");
-        assertThat(hands.dialog()).containsText("16 fl oz of stripper to the gallon");
         hands.fill("By", "Wren");
         hands.fill("Corners", "1 1; 9 9; 9 1; 1 9");
         hands.press("Save area");
@@ -352,6 +351,8 @@ public class AssessTest extends OnTheDemo {
         assertThat(hands.dialog()).hasCount(0);
         // 8 by 4 ft of 24 by 15 ft 10 in
         assertThat(section(page, "On the floor")).containsText("Wax or shine polish 8" + NBSP + "%");
+        // off a tile it is stripped, never ground
+        assertThat(main(page)).containsText("Strip it wet, the weakest mix that works");
         assertFit(page, "a floor with an area");
     }
 }

@@ -176,7 +176,7 @@ public class RackAndPhoneTest extends OnTheDemo {
                         Map.entry("pH at most", "10"),
                         Map.entry("Slab at least", "50"),
                         Map.entry("Slab at most", "90"),
-                        Map.entry("Humidity of the air at most", "80"),
+                        Map.entry("Humidity of the air below", "80"),
                         Map.entry("Above dew point at least", "5"),
                         Map.entry("Concrete age at least", "28"),
                         Map.entry("Profile at least (CSP)", "3"),

@@ -196,11 +196,8 @@ public class ScreensTest extends OnTheDemo {
         page.mouse().move(box.x + box.width / 2 + 20, box.y + box.height / 2);
         page.mouse().up();
         assertThat(b.locator("circle").first()).not().hasAttribute("cx", nudged);
-        // it is stored where it was moved to
+        // it is stored where it was moved to, also where the page is left at once
         String after = b.locator("circle").first().getAttribute("cx");
-        page.keyboard().press("l");
-        assertThat(page.getByText("Place marked", new Page.GetByTextOptions().setExact(false)))
-                .hasCount(4);
         page.reload();
         hands.climbTo("Slab");
         assertThat(b.locator("circle").first()).hasAttribute("cx", after);

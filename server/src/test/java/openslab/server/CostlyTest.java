@@ -23,10 +23,13 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Small files and forms that ask for much: each is answered, or refused in words that name a bound, and what comes after it
- * is served as before. What each took, and what of it is kept in memory, is printed here and by {@code ./slab bench}; where
- * it is answered, at two sizes, so that its growth is seen.
+ * is served as before. {@code ./slab bench} prints what each took, what of it is kept in memory, and, where it is answered, how
+ * that grows.
  */
 public class CostlyTest {
+    /** At both sizes, and what is kept of it: {@code ./slab bench} asks for that. */
+    private static final boolean MEASURED = Boolean.getBoolean("openslab.measure");
+
     /** @param word of what is accepted, in a refusal; empty where it is answered */
     private record Costly(String what, IntFunction<Answer> send, int size, int twice, String word) {
         @Override
@@ -399,6 +402,9 @@ public class CostlyTest {
     }
 
     private static long kept() {
+        if (!MEASURED) {
+            return 0;
+        }
         System.gc();
         return ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed();
     }
@@ -422,13 +428,14 @@ public class CostlyTest {
             assertTrue(said.contains(costly.word), costly.what + ": " + said);
             assertTrue(said.length() < 20_000, costly.what + " answers " + said.length() + " characters");
         }
+        String kept = MEASURED ? String.format(", %.1f MB kept", (kept() - held) / 1e6) : "";
         System.out.printf(
-                "Costly, %s%s: %s in %.0f ms, %.1f MB kept%s%n",
+                "Costly, %s%s: %s in %.0f ms%s%s%n",
                 costly.what,
                 costly.word.isEmpty() ? ", " + n : "",
                 costly.word.isEmpty() ? "answered" : "refused",
                 ms,
-                (kept() - held) / 1e6,
+                kept,
                 before > 0 ? String.format(", %.1f times the one before", ms / before) : "");
         return ms;
     }
@@ -436,7 +443,7 @@ public class CostlyTest {
     @Test(dataProvider = "costly")
     public void what_asks_for_much_is_answered_or_refused_in_words(Costly costly) {
         double once = printed(costly, costly.size, 0);
-        if (costly.twice > 0) {
+        if (costly.twice > 0 && MEASURED) {
             printed(costly, costly.twice, once);
         }
         assertEquals(app.get(floor.path()).status(), 200);
