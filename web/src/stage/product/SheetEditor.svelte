@@ -180,6 +180,7 @@
     >Add a size</Button
   >
 
+  <h2>In its own words</h2>
   <TextEntry
     label="How it is mixed"
     hint="in the sheet's words; empty for what holds for any such product"

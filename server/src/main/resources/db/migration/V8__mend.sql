@@ -21,5 +21,19 @@ select e.entry_key, s.entry_key from log_entry s join log_entry e on cast(e.entr
 where s.kind = 'STRIKE' and not exists (
     select 1 from log_entry o where o.kind = 'STRIKE' and o.subject = s.subject and o.ordinal < s.ordinal);
 
--- what counts of a series and what does not is found without reading all of it
-create index sample_by_fault on sample (series_id, fault, read_at);
+-- the newest of a series are found without reading the others
+create index sample_newest on sample (series_id, read_at desc, sample_id desc);
+drop index sample_by_series;
+
+-- how many samples of a series count, and how many a check set aside: told without reading them all
+create table series_tally (
+    series_id bigint not null references series (series_id),
+    fault varchar(20) not null,
+    number bigint not null,
+    first_at timestamp(3) with time zone not null,
+    last_at timestamp(3) with time zone not null,
+    primary key (series_id, fault)
+);
+insert into series_tally (series_id, fault, number, first_at, last_at)
+select series_id, coalesce(fault, ''), count(*), min(read_at), max(read_at) from sample
+group by series_id, coalesce(fault, '');

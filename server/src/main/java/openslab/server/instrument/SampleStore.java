@@ -10,7 +10,9 @@ import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import openslab.core.survey.instrument.Quantity;
@@ -23,7 +25,10 @@ import org.springframework.stereotype.Repository;
 @Repository
 class SampleStore {
     private static final int BATCH = 2000;
-    static final String INSERT = "insert into sample (series_id, read_at, measured, fault) values (?, ?, ?, ?)";
+    /** No sample is later; naming it lets H2 choose the index by moment over the one of the foreign key. */
+    private static final OffsetDateTime LATEST = OffsetDateTime.parse("2300-01-01T00:00:00Z");
+
+    private static final String INSERT = "insert into sample (series_id, read_at, measured, fault) values (?, ?, ?, ?)";
 
     /** @param newest when its newest sample was written; empty where there is none */
     record Series(long seriesId, UUID instrumentId, String channel, Quantity quantity) {}
@@ -70,7 +75,7 @@ class SampleStore {
     }
 
     Optional<Instant> newest(long seriesId) {
-        return db.sql("select max(read_at) from sample where series_id = :id")
+        return db.sql("select max(last_at) from series_tally where series_id = :id")
                 .param("id", seriesId)
                 .query(OffsetDateTime.class)
                 .optional()
@@ -78,7 +83,7 @@ class SampleStore {
     }
 
     Optional<Instant> oldest(long seriesId) {
-        return db.sql("select min(read_at) from sample where series_id = :id")
+        return db.sql("select min(first_at) from series_tally where series_id = :id")
                 .param("id", seriesId)
                 .query(OffsetDateTime.class)
                 .optional()
@@ -86,7 +91,7 @@ class SampleStore {
     }
 
     long count(long seriesId) {
-        return db.sql("select count(*) from sample where series_id = :id")
+        return db.sql("select coalesce(sum(number), 0) from series_tally where series_id = :id")
                 .param("id", seriesId)
                 .query(Long.class)
                 .single();
@@ -97,9 +102,10 @@ class SampleStore {
         var kept = new ArrayList<>(db
                 .sql(
                         """
-                select read_at, measured, fault from sample where series_id = :id
-                order by read_at desc, sample_id desc fetch first :most rows only""")
+                select read_at, measured, fault from sample where series_id = :id and read_at <= :latest
+                order by series_id, read_at desc, sample_id desc fetch first :most rows only""")
                 .param("id", seriesId)
+                .param("latest", LATEST)
                 .param("most", most)
                 .query(Row.class)
                 .list()
@@ -114,8 +120,10 @@ class SampleStore {
     Optional<Kept> newestGood(long seriesId) {
         return db.sql(
                         """
-                select read_at, measured, fault from sample where series_id = :id and fault is null
-                order by read_at desc fetch first 1 rows only""")
+                select s.read_at, s.measured, s.fault from series_tally t
+                join sample s on s.series_id = t.series_id and s.read_at = t.last_at
+                where t.series_id = :id and t.fault = '' and s.fault is null
+                order by s.sample_id desc fetch first 1 rows only""")
                 .param("id", seriesId)
                 .query(Row.class)
                 .optional()
@@ -126,10 +134,9 @@ class SampleStore {
         return db
                 .sql(
                         """
-                select s.series_id, s.fault, count(*) as number, min(s.read_at) as first_at, max(s.read_at) as last_at
-                from sample s join series r on r.series_id = s.series_id
-                where r.instrument_id = :id and s.fault is not null
-                group by s.series_id, s.fault order by s.series_id, min(s.read_at)""")
+                select t.series_id, t.fault, t.number, t.first_at, t.last_at
+                from series_tally t join series r on r.series_id = t.series_id
+                where r.instrument_id = :id and t.fault <> '' order by t.series_id, t.first_at""")
                 .param("id", instrumentId)
                 .query(AsideRow.class)
                 .list()
@@ -170,13 +177,33 @@ class SampleStore {
         }
     }
 
-    /** Writes samples one batch after another on a connection of its own. */
+    /** Writes samples one batch after another on a connection of its own, and counts them. */
     static final class Writer implements AutoCloseable {
+        private record Kind(long seriesId, String fault) {}
+
+        private record Tally(long number, Instant first, Instant last) {
+            Tally and(Tally o) {
+                return new Tally(
+                        number + o.number,
+                        first.isBefore(o.first) ? first : o.first,
+                        last.isAfter(o.last) ? last : o.last);
+            }
+        }
+
         private final PreparedStatement insert;
+        private final PreparedStatement more;
+        private final PreparedStatement first;
+        private final Map<Kind, Tally> tallies = new HashMap<>();
         private int waiting;
 
         Writer(Connection connection) throws SQLException {
             insert = connection.prepareStatement(INSERT);
+            more = connection.prepareStatement(
+                    """
+                    update series_tally set number = number + ?, first_at = least(first_at, ?),
+                        last_at = greatest(last_at, ?) where series_id = ? and fault = ?""");
+            first = connection.prepareStatement(
+                    "insert into series_tally (number, first_at, last_at, series_id, fault) values (?, ?, ?, ?, ?)");
         }
 
         void add(long seriesId, Screened sample) throws SQLException {
@@ -189,6 +216,8 @@ class SampleStore {
                 insert.setString(4, sample.fault());
             }
             insert.addBatch();
+            String fault = sample.counts() ? "" : sample.fault();
+            tallies.merge(new Kind(seriesId, fault), new Tally(1, sample.at(), sample.at()), Tally::and);
             if (++waiting == BATCH) {
                 flush();
             }
@@ -198,12 +227,29 @@ class SampleStore {
             if (waiting > 0) {
                 insert.executeBatch();
                 waiting = 0;
+                for (var tally : tallies.entrySet()) {
+                    if (told(more, tally.getKey(), tally.getValue()) == 0) {
+                        told(first, tally.getKey(), tally.getValue());
+                    }
+                }
+                tallies.clear();
             }
+        }
+
+        private static int told(PreparedStatement statement, Kind kind, Tally tally) throws SQLException {
+            statement.setLong(1, tally.number);
+            statement.setObject(2, tally.first.atOffset(ZoneOffset.UTC));
+            statement.setObject(3, tally.last.atOffset(ZoneOffset.UTC));
+            statement.setLong(4, kind.seriesId);
+            statement.setString(5, kind.fault);
+            return statement.executeUpdate();
         }
 
         @Override
         public void close() throws SQLException {
             insert.close();
+            more.close();
+            first.close();
         }
     }
 }

@@ -8,9 +8,9 @@ import openslab.core.floor.Substrate;
  * preparation chooses a method that does it; a test holds the two together.
  */
 public enum Removal {
-    GRIND("Grind it off past the film until the aggregate shows"),
+    GRIND("Grind it off past the film to the aggregate"),
     /** Wet: what is under it stays whole. */
-    STRIP("Strip it wet, the weakest mix that works, until nothing lifts; pick the slurry up and rinse twice"),
+    STRIP("Strip it wet, the weakest mix that works, pick the slurry up and rinse twice"),
     /** In the lows, where no wheel reaches and no stripper works. */
     BLAST("Take it out of the lows with soft media, a hidden place first"),
     DULL("Scrub with neutral cleaner and dull it with a maroon pad, edges by hand"),
@@ -18,7 +18,7 @@ public enum Removal {
     RESET("Lift what is loose and lay it again"),
     BREAK_OUT("Saw round it, break it out, repair it with patch"),
     GRIND_SOUND("Grind to sound concrete and vacuum"),
-    WASH("Scrub it off wet and rinse until a cloth stays clean"),
+    WASH("Scrub it off wet and rinse"),
     /** Nothing that is done here takes it off. */
     NONE("No method here takes it off without the floor: ask its maker, or take the floor up"),
     /** The defect says it itself, the same on every floor. */
