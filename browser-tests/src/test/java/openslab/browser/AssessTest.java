@@ -111,6 +111,18 @@ public class AssessTest extends OnTheDemo {
         assertThat(main(page)).containsText("Calcium chloride at B");
         assertThat(main(page)).containsText("come back");
         assertThat(page.locator("body")).containsText("dish stands at B");
+        // opened straight on its method it is read with what was used last, though nothing else was loaded before
+        page.evaluate(
+                """
+                () => fetch('/api/jobs/' + location.hash.split('/')[2] + '/zones/' + location.hash.split('/')[3] + '/log', {
+                  method: 'POST',
+                  headers: { 'Content-Type': 'application/json', 'Idempotency-Key': crypto.randomUUID() },
+                  body: JSON.stringify({ kind: 'SET', subject: 'in-slab-rh', place: 'North door', by: 'Wren', note: '',
+                    at: '2026-04-30T12:00:00Z', values: {} }),
+                }).then((r) => { if (!r.ok) throw new Error(r.status); })""");
+        page.reload();
+        hands.press("Read it");
+        assertThat(page.getByLabel("Read with").locator("option:checked")).hasText("Logger 4");
     }
 
     /** Oil drawn by tapping round it stops the floor; a drop that soaks in inside it lets it go again. */

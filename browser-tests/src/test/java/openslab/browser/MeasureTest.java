@@ -183,15 +183,45 @@ public class MeasureTest extends OnTheDemo {
         assertThat(length(mine, "A–B")).hasValue("28' 0\"");
     }
 
-    /** 7.45 by 6.10 m, 100 mm thick: 3 m at most, so three panels by three and four cuts; a hollow of 4 mm in 1 m². */
-    @Test
-    public void saw_cuts_are_proposed_and_levels_keyed_in() {
+    private Page potteryOnThePlan() {
         Page page = measure(1280, 800, "Pottery");
         Locator put = main(page).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Put on the plan"));
         length(page, "A–B").or(put).first().waitFor();
         if (put.count() > 0) {
             put.click();
         }
+        return page;
+    }
+
+    @Test
+    public void a_cove_and_the_masking_film_have_their_measures() {
+        Page page = potteryOnThePlan();
+        page.getByText("Along the walls").click();
+        page.getByLabel("Cove", new Page.GetByLabelOptions().setExact(true))
+                .first()
+                .check();
+        Locator radius = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Cove of A–B"))
+                .getByLabel("Radius");
+        radius.fill("wide");
+        radius.press("Tab");
+        assertThat(main(page)).containsText("Radius: accepted is");
+        radius.fill("50 mm");
+        radius.press("Tab");
+        assertThat(main(page)).not().containsText("Radius: accepted is");
+        Locator film = page.getByLabel("Masking film, width");
+        film.fill("1.2 m");
+        page.waitForResponse(r -> r.request().method().equals("PUT"), () -> film.press("Tab"));
+        page.reload();
+        page.getByText("Along the walls").click();
+        assertThat(radius).hasValue("50 mm");
+        assertThat(film).hasValue("1.2 m");
+        assertFit(page, "a cove");
+    }
+
+    /** 7.45 by 6.10 m, 100 mm thick: 3 m at most, so three panels by three and four cuts; a hollow of 4 mm in 1 m². */
+    @Test
+    public void saw_cuts_are_proposed_and_levels_keyed_in() {
+        Page page = potteryOnThePlan();
         page.getByText("Saw cuts for a new slab").click();
         new Hands(page).fill("Thickness of the slab", "thin");
         new Hands(page).press("Propose");

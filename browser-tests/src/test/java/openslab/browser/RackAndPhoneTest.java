@@ -30,6 +30,15 @@ public class RackAndPhoneTest extends OnTheDemo {
     }
 
     @Test
+    public void a_torn_link_leads_to_the_rack() {
+        Page page = rack(1280, 800);
+        page.navigate(app.address + "/#/job/%");
+        page.reload();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("The rack")))
+                .isVisible();
+    }
+
+    @Test
     public void the_keys_are_shown_and_put_away() {
         Page page = rack(1280, 800);
         page.keyboard().press("?");

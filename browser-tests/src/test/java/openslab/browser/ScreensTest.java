@@ -214,6 +214,20 @@ public class ScreensTest extends OnTheDemo {
     }
 
     @Test
+    public void one_bill_is_for_the_job_and_a_finished_floor_is_asked_what_its_use_asks() {
+        Page page = openJob(1280, 800, "Boat-repair");
+        var hands = new Hands(page);
+        hands.climbTo("Body coat");
+        Locator main = page.getByRole(AriaRole.MAIN);
+        assertThat(main).containsText("One bill for the job:");
+        assertThat(main).containsText("South bay 3.03" + NBSP + "gal");
+        Page other = openJob(1280, 800, "Seed bank");
+        new Hands(other).climbTo("In service");
+        assertThat(other.getByRole(AriaRole.MAIN)).containsText("What its use asks of the finished floor");
+        assertThat(other.getByRole(AriaRole.MAIN)).containsText("not read on the finished floor yet");
+    }
+
+    @Test
     public void two_screens_on_one_job_and_the_slower_is_told_what_changed() {
         Page first = openJob(1280, 800, "Pottery");
         Page second = openJob(1280, 800, "Pottery");

@@ -220,10 +220,11 @@ class JobFiles {
         }
         zones.insert(jobId, zoneId, choice, layers);
         List<String> layerIds = layers.stream().map(ZoneStore.StoredLayer::id).toList();
-        log(zoneId, job, part, path, renamed, keys, layerIds);
+        log(jobId, zoneId, job, part, path, renamed, keys, layerIds);
     }
 
     private void log(
+            UUID jobId,
             UUID zoneId,
             Forms.JobFacts job,
             JobFile.ZonePart part,
@@ -249,7 +250,7 @@ class JobFiles {
             before.add(entryKey.toString());
             places.put(entryKey, here);
         }
-        logs.known(places.keySet()).stream().findFirst().ifPresent(k -> {
+        logs.ofOthers(jobId, places.keySet()).stream().findFirst().ifPresent(k -> {
             throw new InvalidInput(places.get(k) + ".key", k, NEW_ID);
         });
         logs.appendAll(zoneId, entries);

@@ -254,7 +254,7 @@ class ReadingsCsv {
 
         /** A key that comes with a line is that of one reading: what another job has is not taken a second time. */
         private void requireOfThisJob() {
-            logs.known(lines.keySet()).stream()
+            logs.ofOthers(jobId, lines.keySet()).stream()
                     .map(k -> new InvalidInput.Fault(
                             lines.get(k) + ", key",
                             k.toString(),

@@ -2,6 +2,7 @@ package openslab.server.job;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -22,10 +23,14 @@ final class Batches {
         parts(rows.toList()).forEach(part -> db.batchUpdate(sql, SqlParameterSourceUtils.createBatch(part)));
     }
 
-    /** Of {@code keys} those that {@code sql} finds. */
-    static Set<UUID> found(NamedParameterJdbcOperations db, String sql, Collection<UUID> keys) {
+    /** Of {@code keys} those that {@code sql} finds. @param more its other parameters */
+    static Set<UUID> found(NamedParameterJdbcOperations db, String sql, Collection<UUID> keys, Map<String, ?> more) {
         var found = new HashSet<UUID>();
-        parts(List.copyOf(keys)).forEach(part -> found.addAll(db.queryForList(sql, Map.of("keys", part), UUID.class)));
+        for (List<UUID> part : parts(List.copyOf(keys))) {
+            var parameters = new HashMap<String, Object>(more);
+            parameters.put("keys", part);
+            found.addAll(db.queryForList(sql, parameters, UUID.class));
+        }
         return found;
     }
 

@@ -109,9 +109,15 @@ public class LogStore {
         return row;
     }
 
-    /** Those of {@code keys} that an entry has, of whatever job. */
-    public Set<UUID> known(Collection<UUID> keys) {
-        return Batches.found(many, "select entry_key from log_entry where entry_key in (:keys)", keys);
+    /** Those of {@code keys} that an entry of another job has. */
+    public Set<UUID> ofOthers(UUID jobId, Collection<UUID> keys) {
+        return Batches.found(
+                many,
+                """
+                select e.entry_key from log_entry e join zone z on z.id = e.zone_id
+                where e.entry_key in (:keys) and z.job_id <> :job""",
+                keys,
+                Map.of("job", jobId));
     }
 
     private void strike(LogEntry entry) {

@@ -12,6 +12,7 @@ import java.time.Duration;
 import java.util.Set;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
+import openslab.core.quantity.Text;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -81,8 +82,7 @@ class BodyFilter extends OncePerRequestFilter {
                             HttpStatus.UNSUPPORTED_MEDIA_TYPE,
                             "unsupported-media-type",
                             "Content-Type: application/json, text/csv, image/jpeg or image/png; got "
-                                    + openslab.core.quantity.Text.shortened(
-                                            String.valueOf(request.getContentType()), 80)
+                                    + Text.shortened(String.valueOf(request.getContentType()), 80)
                                     + "."));
         } else if (request.getContentLengthLong() > most) {
             Problems.tell(response, tooLong(most));
