@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { addSheet, editSheet } from '../../api/client';
+  import { ApiProblem, addSheet, editSheet } from '../../api/client';
   import type { SheetFieldsView, SheetForm, SheetView, Units } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
@@ -49,15 +49,21 @@
     const sent: SheetForm = { ...draft, clocks };
     let slug = '';
     const taken = await sending.send(sent, async (key) => {
-      const sheet = await (stored
-        ? editSheet(stored.slug, key, stored.digest, sent)
-        : addSheet(key, sent));
-      slug = sheet.slug;
+      try {
+        const sheet = await (stored
+          ? editSheet(stored.slug, key, stored.digest, sent)
+          : addSheet(key, sent));
+        slug = sheet.slug;
+      } catch (e) {
+        // told only once the sheet is here as it is now, so that saving again has seen it
+        if (e instanceof ApiProblem && e.status === 412) {
+          await onstale?.();
+        }
+        throw e;
+      }
     });
     if (taken) {
       await onsaved(slug);
-    } else if (sending.problem?.status === 412) {
-      await onstale?.();
     }
   }
 

@@ -102,6 +102,17 @@ public class BoundsTest {
         assertTrue(answer.text().length() < 30_000, answer.text().length() + " characters");
     }
 
+    /** Found by twenty thousand requests, and kept here. */
+    @Test
+    public void a_form_that_says_nothing_is_told_what_it_is_to_say() {
+        assertEquals(
+                app.post("/api/echo/plan", "{\"form\":null,\"units\":\"US\"}").faultyFields(), List.of("form"));
+        assertEquals(
+                app.post("/api/silica-shifts", "{\"units\":\"US\",\"spells\":[null]}")
+                        .faultyFields(),
+                List.of("spells[0]"));
+    }
+
     @Test
     public void what_is_nowhere_is_told_as_that() {
         for (String path : List.of("/error", "/api/nothing", "/api/jobs/" + UUID.randomUUID() + "/changes")) {

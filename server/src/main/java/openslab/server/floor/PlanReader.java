@@ -53,6 +53,9 @@ final class PlanReader {
 
     /** @throws openslab.core.quantity.InvalidInput with every fault of the form */
     static FloorPlan read(PlanForm form, UnitSystem units) {
+        if (form == null) {
+            throw new InvalidInput("form", null, "a plan: its rooms and where north is");
+        }
         var reader = new PlanReader(units);
         List<Room> rooms = reader.list("rooms", form.rooms(), MOST_ROOMS, reader::room);
         double north = reader.angle("north", form.north());
