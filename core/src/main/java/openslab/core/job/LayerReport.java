@@ -71,27 +71,7 @@ public record LayerReport(
         return sheet.broadcast().isPresent();
     }
 
-    LayerReport marked(Mark word) {
-        return new LayerReport(
-                id,
-                sheet,
-                wet,
-                dry,
-                amount,
-                mixing,
-                batching,
-                whyNoBatches,
-                split,
-                started,
-                start,
-                clocks,
-                findings,
-                batchesLogged,
-                logged,
-                word);
-    }
-
-    LayerReport found(List<Finding> about) {
+    LayerReport marked(Mark word, List<Finding> about) {
         return new LayerReport(
                 id,
                 sheet,
@@ -108,10 +88,10 @@ public record LayerReport(
                 about,
                 batchesLogged,
                 logged,
-                mark);
+                word);
     }
 
-    /** Film and mix of {@code layer}; start, clocks and mark come with {@link LayerSchedule}. */
+    /** Film and mix of {@code layer}; start, clocks and mark come with {@link LayerSchedule}, findings with {@link LayerStack}. */
     static LayerReport of(
             LayerChoice choice,
             BuildUp.Layer layer,

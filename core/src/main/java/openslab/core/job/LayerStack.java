@@ -4,12 +4,14 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.air.Place;
 import openslab.core.buildup.BuildUp;
 import openslab.core.cure.CureTime;
 import openslab.core.mix.Batching;
 import openslab.core.mix.FlakeSplit;
 import openslab.core.mix.TakeOff;
 import openslab.core.product.Clock;
+import openslab.core.product.Exposure;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
 
@@ -27,13 +29,14 @@ final class LayerStack {
         this.system = system;
     }
 
-    static List<LayerReport> of(ZoneFacts zone, BuildUp buildUp, double areaM2, UnitSystem system, Instant now) {
+    static List<LayerReport> of(
+            ZoneFacts zone, BuildUp buildUp, double areaM2, Place where, UnitSystem system, Instant now) {
         var stack = new LayerStack(zone, areaM2, system);
         var reports = new ArrayList<LayerReport>();
         for (int i = 0; i < zone.layers().size(); i++) {
             reports.add(stack.next(zone.layers().get(i), buildUp.layers().get(i)));
         }
-        return marked(reports, now);
+        return marked(reports, zone.exposure(), where, now);
     }
 
     private LayerReport next(LayerChoice choice, BuildUp.Layer layer) {
@@ -61,18 +64,20 @@ final class LayerStack {
                 choice, layer, amount, new LayerReport.MixReport(batching, whyNot, Optional.empty()), slot, zone);
     }
 
-    private static List<LayerReport> marked(List<LayerReport> reports, Instant now) {
+    private static List<LayerReport> marked(List<LayerReport> reports, Exposure exposure, Place where, Instant now) {
         var marked = new ArrayList<LayerReport>();
         for (int i = 0; i < reports.size(); i++) {
             LayerReport layer = reports.get(i);
             if (layer.isBroadcast()) {
                 boolean thrown = layer.coated() && !marked.isEmpty();
-                marked.add(layer.marked(thrown ? marked.get(i - 1).mark() : Mark.NOT_STARTED));
+                marked.add(layer.marked(thrown ? marked.get(i - 1).mark() : Mark.NOT_STARTED, List.of()));
             } else {
                 Optional<LayerReport> above = reports.subList(i + 1, reports.size()).stream()
                         .filter(r -> !r.isBroadcast())
                         .findFirst();
-                marked.add(layer.marked(mark(layer, above, now)));
+                marked.add(layer.marked(
+                        mark(layer, above, now),
+                        Warming.of(layer, exposure, where).map(List::of).orElse(List.of())));
             }
         }
         return List.copyOf(marked);

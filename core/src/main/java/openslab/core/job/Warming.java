@@ -23,9 +23,9 @@ final class Warming {
 
     private Warming() {}
 
-    /** Empty indoors, where nobody said on which part of the earth, and where nobody means to begin while the slab warms. */
+    /** Of a coat, not of what is thrown into one. Empty indoors, where nobody said on which part of the earth, and where nobody means to begin while the slab warms. */
     static Optional<Finding> of(LayerReport layer, Exposure exposure, Place place) {
-        boolean ahead = !layer.coated() && !layer.isBroadcast() && layer.start().isPresent();
+        boolean ahead = !layer.coated() && layer.start().isPresent();
         if (!exposure.isOutdoors() || !ahead || place.position().isEmpty()) {
             return Optional.empty();
         }

@@ -59,10 +59,7 @@ public record ZoneReport(
         Survey.Judgement judged = site.map(s -> survey.judge(s, besides)).orElseGet(ZoneReport::nothingChosen);
         ProfileNeed need = buildUp.profileNeed();
         PrepReport prep = PrepReport.of(zone, need, buildUp.profileByThickness(), system);
-        List<LayerReport> layers = LayerStack.of(zone, buildUp, area.base(), system, now).stream()
-                .map(l -> l.found(
-                        Warming.of(l, zone.exposure(), where).map(List::of).orElse(List.of())))
-                .toList();
+        List<LayerReport> layers = LayerStack.of(zone, buildUp, area.base(), where, system, now);
         Optional<LayerReport> top =
                 layers.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b);
         ServiceReport service = ServiceReport.of(top, zone, where.zone(), system, now);

@@ -13,7 +13,7 @@ import openslab.core.quantity.Worksheet;
 
 /**
  * What to buy of one sheet for everything on a job that takes it: kits are opened for the job, not for a zone, so three zones
- * of half a kit buy one and a half, never three.
+ * of half a kit each buy two, never three.
  *
  * @param amount litres or kilograms, allowance included, over all {@code uses}
  * @param cover empty when the sheet lists no kit

@@ -1,10 +1,10 @@
 package openslab.core.quantity;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -68,27 +68,26 @@ public record Field(
         if (typed == null) {
             throw new InvalidInput(group, null, "the values of " + ids(fields));
         }
-        var faults = new ArrayList<InvalidInput.Fault>();
+        var faults = new Faults();
         Map<String, Value> values = new LinkedHashMap<>();
         for (Field field : fields) {
             String text = typed.get(field.id);
             if (!field.needed && (text == null || text.isBlank())) {
                 continue;
             }
-            try {
-                values.put(field.id, field.parse(group + "." + field.id, text, system));
-            } catch (InvalidInput e) {
-                faults.addAll(e.faults());
+            Value value = faults.read(() -> field.parse(group + "." + field.id, text, system));
+            if (value != null) {
+                values.put(field.id, value);
             }
         }
-        List<String> known = fields.stream().map(Field::id).toList();
-        typed.keySet().stream()
-                .filter(id -> !known.contains(id))
-                .forEach(id ->
-                        faults.add(new InvalidInput.Fault(group + "." + id, typed.get(id), "only " + ids(fields))));
-        if (!faults.isEmpty()) {
-            throw new InvalidInput(faults);
-        }
+        Set<String> known = fields.stream().map(Field::id).collect(Collectors.toSet());
+        String only = "only " + ids(fields);
+        typed.forEach((id, text) -> {
+            if (!known.contains(id)) {
+                faults.add(group + "." + id, text, only);
+            }
+        });
+        faults.check();
         return values;
     }
 
