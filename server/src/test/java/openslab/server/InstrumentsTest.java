@@ -203,6 +203,22 @@ public class InstrumentsTest {
         assertTrue(offer(csv).body().path("remembered").asBoolean());
     }
 
+    /** Written to the microsecond and kept to the millisecond, it is the same file still. */
+    @Test
+    public void a_file_taken_twice_is_stored_once() {
+        String csv =
+                lines("time,probe,value,unit,quantity", 50, i -> "2026-04-01T%02d:%02d:00.000%d00Z,A,80.%d,%%,SLAB_RH"
+                        .formatted(i / 6, i % 6 * 10, i % 10, i % 7));
+        String id = added("Taken twice");
+        JsonNode first = offer(csv).body();
+        assertEquals(taken(first, id, first.path("mapping")).path("samples").asLong(), 50);
+        JsonNode second = offer(csv).body();
+        JsonNode again = taken(second, id, second.path("mapping"));
+        assertEquals(again.path("samples").asLong(), 0, again.toString());
+        assertEquals(again.path("repeated").asLong(), 50);
+        assertEquals(total(sent(id)), 50);
+    }
+
     private static String lines(String header, int count, IntFunction<String> line) {
         return header + "\n" + IntStream.range(0, count).mapToObj(line).collect(Collectors.joining("\n"));
     }

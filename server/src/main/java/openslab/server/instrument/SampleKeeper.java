@@ -3,6 +3,7 @@ package openslab.server.instrument;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -58,7 +59,9 @@ final class SampleKeeper implements AutoCloseable {
         samples.series(instrument.id()).forEach(s -> known.put(new Key(s.channel(), s.quantity()), s));
     }
 
-    void keep(String channel, Quantity quantity, Sample sample) throws SQLException {
+    void keep(String channel, Quantity quantity, Sample sent) throws SQLException {
+        // moments are kept to the millisecond: the same one is found again only as it is kept
+        var sample = new Sample(sent.at().truncatedTo(ChronoUnit.MILLIS), sent.value(), sent.unit(), sent.batteryV());
         Screen screen = screens.computeIfAbsent(new Key(channel, quantity), this::screen);
         if (isRepeated(screen, sample)) {
             repeated++;

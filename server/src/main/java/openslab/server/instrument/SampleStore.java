@@ -8,7 +8,6 @@ import java.sql.Types;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -160,7 +159,7 @@ class SampleStore {
 
         boolean holds(long seriesId, Instant at, double value) throws SQLException {
             ask.setLong(1, seriesId);
-            ask.setObject(2, at.truncatedTo(ChronoUnit.MILLIS).atOffset(ZoneOffset.UTC));
+            ask.setObject(2, at.atOffset(ZoneOffset.UTC));
             try (ResultSet rows = ask.executeQuery()) {
                 while (rows.next()) {
                     if (Double.compare(rows.getDouble(1), value) == 0) {
@@ -177,7 +176,10 @@ class SampleStore {
         }
     }
 
-    /** Writes samples one batch after another on a connection of its own, and counts them. */
+    /**
+     * Writes samples one batch after another on a connection of its own. They are counted last of all: whoever writes to the
+     * same series beside it waits for that row only as long as it takes to commit.
+     */
     static final class Writer implements AutoCloseable {
         private record Kind(long seriesId, String fault) {}
 
@@ -219,21 +221,26 @@ class SampleStore {
             String fault = sample.counts() ? "" : sample.fault();
             tallies.merge(new Kind(seriesId, fault), new Tally(1, sample.at(), sample.at()), Tally::and);
             if (++waiting == BATCH) {
-                flush();
+                write();
             }
         }
 
-        void flush() throws SQLException {
+        private void write() throws SQLException {
             if (waiting > 0) {
                 insert.executeBatch();
                 waiting = 0;
-                for (var tally : tallies.entrySet()) {
-                    if (told(more, tally.getKey(), tally.getValue()) == 0) {
-                        told(first, tally.getKey(), tally.getValue());
-                    }
-                }
-                tallies.clear();
             }
+        }
+
+        /** The rest of them, and how many there were; to be committed at once. */
+        void flush() throws SQLException {
+            write();
+            for (var tally : tallies.entrySet()) {
+                if (told(more, tally.getKey(), tally.getValue()) == 0) {
+                    told(first, tally.getKey(), tally.getValue());
+                }
+            }
+            tallies.clear();
         }
 
         private static int told(PreparedStatement statement, Kind kind, Tally tally) throws SQLException {

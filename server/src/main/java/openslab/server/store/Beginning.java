@@ -49,7 +49,7 @@ public final class Beginning {
 
     private static Path folder(SimpleCommandLinePropertySource options) {
         String data = options.getProperty("data");
-        return Path.of(data == null ? "data" : data).toAbsolutePath().normalize();
+        return DataFolder.whole(data == null ? "data" : data);
     }
 
     private static void requireFolder(Path folder) {

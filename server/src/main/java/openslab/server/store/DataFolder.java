@@ -25,9 +25,13 @@ public class DataFolder implements JdbcConnectionDetails {
      * @param reserve bytes that are never written to: the database needs some to tidy itself up
      */
     DataFolder(@Value("${data:data}") String folder, @Value("${openslab.reserve:16777216}") long reserve) {
-        this.folder = Path.of(folder).toAbsolutePath().normalize();
+        this.folder = whole(folder);
         this.reserve = reserve;
         clear();
+    }
+
+    static Path whole(String folder) {
+        return Path.of(folder).toAbsolutePath().normalize();
     }
 
     /** What a process that was killed left behind of files that were passing through. */

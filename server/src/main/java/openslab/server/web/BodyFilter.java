@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import openslab.core.quantity.Text;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -40,7 +41,6 @@ class BodyFilter extends OncePerRequestFilter {
     /** Half of the threads that the server has. */
     private static final int READING = 100;
 
-    private static final Duration PATIENCE = Duration.ofSeconds(30);
     /** Slower than this nobody's network is, bytes a second. */
     private static final long SLOWEST = 16_384;
 
@@ -52,6 +52,12 @@ class BodyFilter extends OncePerRequestFilter {
 
     private final Semaphore hands = new Semaphore(READING);
     private final Semaphore heavy = new Semaphore(HEAVY, true);
+    private final Duration patience;
+
+    /** @param patience with a body before its pace counts, and with others that send files */
+    BodyFilter(@Value("${openslab.patience:30s}") Duration patience) {
+        this.patience = patience;
+    }
 
     /** A body that is too long, or comes too slowly. */
     static final class BodyRefused extends IOException {
@@ -114,9 +120,9 @@ class BodyFilter extends OncePerRequestFilter {
         }
     }
 
-    private static boolean isFreeSoon(Semaphore permits) {
+    private boolean isFreeSoon(Semaphore permits) {
         try {
-            return permits.tryAcquire(PATIENCE.toSeconds(), TimeUnit.SECONDS);
+            return permits.tryAcquire(patience.toSeconds(), TimeUnit.SECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             return false;
@@ -157,7 +163,7 @@ class BodyFilter extends OncePerRequestFilter {
         }
     }
 
-    private static final class Bounded extends HttpServletRequestWrapper {
+    private final class Bounded extends HttpServletRequestWrapper {
         private final long most;
 
         Bounded(HttpServletRequest request, long most) {
@@ -171,7 +177,7 @@ class BodyFilter extends OncePerRequestFilter {
         }
     }
 
-    private static final class BoundedStream extends ServletInputStream {
+    private final class BoundedStream extends ServletInputStream {
         private final ServletInputStream in;
         private final long most;
         private final long since = System.nanoTime();
@@ -188,7 +194,7 @@ class BodyFilter extends OncePerRequestFilter {
                 throw new BodyRefused(tooLong(most));
             }
             long seconds = (System.nanoTime() - since) / 1_000_000_000;
-            if (seconds > PATIENCE.toSeconds() + read / SLOWEST) {
+            if (seconds > patience.toSeconds() + read / SLOWEST) {
                 throw new BodyRefused(new Problems.Told(
                         HttpStatus.REQUEST_TIMEOUT, "too-slow", "The body came too slowly; nothing of it was taken."));
             }
