@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import openslab.core.quantity.Text;
+import org.apache.coyote.CloseNowException;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
@@ -108,15 +109,25 @@ class BodyFilter extends OncePerRequestFilter {
         var bounded = new Bounded(request, most);
         long length = request.getContentLengthLong();
         if (most != FILE || length >= 0 && length <= USUAL) {
-            chain.doFilter(bounded, response);
+            through(chain, bounded, response);
         } else if (isFreeSoon(heavy)) {
             try {
-                chain.doFilter(bounded, response);
+                through(chain, bounded, response);
             } finally {
                 heavy.release();
             }
         } else {
             Problems.tell(response, BUSY);
+        }
+    }
+
+    /** A body that was refused is not read to its end either: without this the server would go on waiting for it. */
+    private static void through(FilterChain chain, Bounded request, HttpServletResponse response)
+            throws ServletException, IOException {
+        chain.doFilter(request, response);
+        if (request.refused) {
+            response.getOutputStream().close();
+            throw new CloseNowException("the rest of a body that was refused");
         }
     }
 
@@ -165,6 +176,7 @@ class BodyFilter extends OncePerRequestFilter {
 
     private final class Bounded extends HttpServletRequestWrapper {
         private final long most;
+        private boolean refused;
 
         Bounded(HttpServletRequest request, long most) {
             super(request);
@@ -173,32 +185,37 @@ class BodyFilter extends OncePerRequestFilter {
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
-            return new BoundedStream(super.getInputStream(), most);
+            return new BoundedStream(super.getInputStream(), this);
         }
     }
 
     private final class BoundedStream extends ServletInputStream {
         private final ServletInputStream in;
-        private final long most;
+        private final Bounded request;
         private final long since = System.nanoTime();
         private long read;
 
-        BoundedStream(ServletInputStream in, long most) {
+        BoundedStream(ServletInputStream in, Bounded request) {
             this.in = in;
-            this.most = most;
+            this.request = request;
         }
 
         private int counted(int n) throws IOException {
             read += Math.max(0, n);
-            if (read > most) {
-                throw new BodyRefused(tooLong(most));
+            if (read > request.most) {
+                throw refused(tooLong(request.most));
             }
             long seconds = (System.nanoTime() - since) / 1_000_000_000;
             if (seconds > patience.toSeconds() + read / SLOWEST) {
-                throw new BodyRefused(new Problems.Told(
+                throw refused(new Problems.Told(
                         HttpStatus.REQUEST_TIMEOUT, "too-slow", "The body came too slowly; nothing of it was taken."));
             }
             return n;
+        }
+
+        private BodyRefused refused(Problems.Told told) {
+            request.refused = true;
+            return new BodyRefused(told);
         }
 
         @Override
