@@ -103,12 +103,8 @@
     </nav>
   {/if}
   <div class="tools">
-    <Button disabled={!plans.canUndo || plans.busy} onclick={() => void plans.step('undo')}
-      >Undo</Button
-    >
-    <Button disabled={!plans.canRedo || plans.busy} onclick={() => void plans.step('redo')}
-      >Redo</Button
-    >
+    <Button disabled={!plans.canUndo} onclick={() => void plans.step('undo')}>Undo</Button>
+    <Button disabled={!plans.canRedo} onclick={() => void plans.step('redo')}>Redo</Button>
     {#if plans.loaded}
       <Button onclick={newRoom}>New room</Button>
       <Button onclick={() => (importing = true)}>From a drawing</Button>

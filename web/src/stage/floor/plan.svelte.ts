@@ -112,9 +112,12 @@ export class PlanDesk {
   }
 
   step(way: 'undo' | 'redo'): Promise<void> {
-    return this.#queue(() =>
-      this.#write((key) => api.stepPlan(this.#jobId, way, key, this.#version)),
-    );
+    return this.#queue(async () => {
+      // asked for while another write was on its way: that one says whether there is a step to take
+      if (way === 'undo' ? this.canUndo : this.canRedo) {
+        await this.#write((key) => api.stepPlan(this.#jobId, way, key, this.#version));
+      }
+    });
   }
 
   moveCorner(roomId: string, corner: number, x: number, y: number): Promise<void> {

@@ -42,7 +42,7 @@ public class MeasureTest extends OnTheDemo {
         Page page = measure(width, height, "Boat-repair");
         assertThat(main(page)).containsText("closes well enough");
         assertFit(page, "plan");
-        page.getByText("Not coated").click();
+        page.getByText("Not coated", new Page.GetByTextOptions().setExact(true)).click();
         new Hands(page).press("Add: cut-out");
         assertFit(page, "a cut-out being keyed in");
     }

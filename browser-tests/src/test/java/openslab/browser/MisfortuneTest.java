@@ -248,7 +248,7 @@ public class MisfortuneTest {
     @Test
     public void a_killed_import_took_nothing_and_says_so() throws IOException {
         Path data = Running.emptyFolder();
-        int lines = 60_000;
+        int lines = 100_000;
         String csv = "seconds since 1970 (time),probe,value,unit,quantity\n"
                 + IntStream.range(0, lines)
                         .mapToObj(i -> (1_770_000_000 + 60 * i) + ",A," + (70 + i % 5) + ".5,%,SLAB_RH")

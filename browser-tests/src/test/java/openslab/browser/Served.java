@@ -16,6 +16,7 @@ import java.util.concurrent.TimeUnit;
 final class Served implements AutoCloseable {
     static final String NOW = "2026-05-04T12:00:00Z";
     private static final String READY = "Open Slab is ready at ";
+    private static final Path JAR = Path.of(System.getProperty("openslab.jar"));
 
     final String address;
     private final Process process;
@@ -66,8 +67,9 @@ final class Served implements AutoCloseable {
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-XX:TieredStopAtLevel=1",
                 "-Xmx512m",
+                "-XX:SharedArchiveFile=" + JAR.resolveSibling("classes.jsa"),
                 "-jar",
-                System.getProperty("openslab.jar"),
+                JAR.toString(),
                 "--data=" + data));
         command.addAll(List.of(more));
         for (String usual : List.of("--port=0", "--clock=" + NOW)) {

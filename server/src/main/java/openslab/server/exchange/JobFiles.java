@@ -144,27 +144,7 @@ class JobFiles {
     UUID read(UUID key, JobFile file, boolean asCopy) {
         return UUID.fromString(writes.once(key, List.of("import", asCopy, file), () -> {
             requireFormat(file);
-            UnaryOperator<String> renamed = asCopy ? fresh() : id -> id;
-            UUID jobId = uuid("id", file.id(), renamed);
-            if (store.find(jobId).isPresent()) {
-                throw new Refusal(
-                        "job-already-here",
-                        "This job is already on the rack.",
-                        "Import it as a copy, or keep the one that is here.");
-            }
-            var job = readJob(required("job", file.job()));
-            store.insert(jobId, job, Math.max(1, file.revision()));
-            requireSheets(file);
-            Set<UUID> keys = new HashSet<>();
-            for (int i = 0; i < file.zones().size(); i++) {
-                zone(jobId, job, file.zones().get(i), "zones[" + i + "]", renamed, keys);
-            }
-            var plan = file.plan() == null ? PlanForm.EMPTY : file.plan();
-            at("plan", () -> {
-                plans.take(jobId, plan.marking(renamed));
-                return plan;
-            });
-            return jobId.toString();
+            return new Taking(file, asCopy).store().toString();
         }));
     }
 
@@ -200,63 +180,100 @@ class JobFiles {
         });
     }
 
-    private void zone(
-            UUID jobId,
-            Forms.JobFacts job,
-            JobFile.ZonePart part,
-            String path,
-            UnaryOperator<String> renamed,
-            Set<UUID> keys) {
-        required(path, part);
-        UUID zoneId = uuid(path + ".id", part.id(), renamed);
-        requireNew("zone", "id", zoneId, path + ".id");
-        var choice = readZone(path + ".facts", part.facts(), job);
-        var layers = new ArrayList<ZoneStore.StoredLayer>();
-        for (int i = 0; i < required(path + ".layers", part.layers()).size(); i++) {
-            layers.add(layer(part.layers().get(i), path + ".layers[" + i + "]"));
-        }
-        if (layers.stream().map(ZoneStore.StoredLayer::id).distinct().count() < layers.size()) {
-            throw new InvalidInput(path + ".layers", "one id twice", "layers each of another id");
-        }
-        zones.insert(jobId, zoneId, choice, layers);
-        List<String> layerIds = layers.stream().map(ZoneStore.StoredLayer::id).toList();
-        log(jobId, zoneId, job, part, path, renamed, keys, layerIds);
-    }
+    /** One file that is being stored, in one transaction. */
+    private final class Taking {
+        private final JobFile file;
+        private final UnaryOperator<String> renamed;
+        private final UUID jobId;
+        private final Forms.JobFacts job;
+        private final Set<UUID> keys = new HashSet<>();
 
-    private void log(
-            UUID jobId,
-            UUID zoneId,
-            Forms.JobFacts job,
-            JobFile.ZonePart part,
-            String path,
-            UnaryOperator<String> renamed,
-            Set<UUID> keys,
-            List<String> layerIds) {
-        Map<UUID, String> places = new LinkedHashMap<>();
-        var before = new HashSet<String>();
-        var scope = new Forms.LogScope(job.units(), layerIds, Collections.unmodifiableSet(before), jobs.latest());
-        var entries = new ArrayList<LogEntry>();
-        for (int i = 0; i < required(path + ".log", part.log()).size(); i++) {
-            String here = path + ".log[" + i + "]";
-            var entry = required(here, part.log().get(i));
-            UUID entryKey = uuid(here + ".key", entry.key(), renamed);
-            if (!keys.add(entryKey)) {
-                throw new InvalidInput(here + ".key", entry.key(), "a key that no other entry has");
-            }
-            var form = required(here + ".entry", entry.entry());
-            var strike = "STRIKE".equals(form.kind()) && form.subject() != null;
-            entries.add(
-                    at(here + ".entry", () -> Forms.read(entryKey, strike ? withSubject(form, renamed) : form, scope)));
-            before.add(entryKey.toString());
-            places.put(entryKey, here);
+        Taking(JobFile file, boolean asCopy) {
+            this.file = file;
+            renamed = asCopy ? fresh() : id -> id;
+            jobId = uuid("id", file.id(), renamed);
+            var facts = required("job", file.job());
+            job = at("job", () -> Forms.read(facts));
         }
-        logs.ofOthers(jobId, places.keySet()).stream().findFirst().ifPresent(k -> {
-            throw new InvalidInput(places.get(k) + ".key", k, NEW_ID);
-        });
-        logs.appendAll(zoneId, entries);
-        int i = 0;
-        for (UUID entryKey : places.keySet()) {
-            photos(places.get(entryKey), entryKey, part.log().get(i++).photos());
+
+        UUID store() {
+            if (store.find(jobId).isPresent()) {
+                throw new Refusal(
+                        "job-already-here",
+                        "This job is already on the rack.",
+                        "Import it as a copy, or keep the one that is here.");
+            }
+            store.insert(jobId, job, Math.max(1, file.revision()));
+            requireSheets(file);
+            for (int i = 0; i < file.zones().size(); i++) {
+                zone(file.zones().get(i), "zones[" + i + "]");
+            }
+            var plan = file.plan() == null ? PlanForm.EMPTY : file.plan();
+            at("plan", () -> {
+                plans.take(jobId, plan.marking(renamed));
+                return plan;
+            });
+            return jobId;
+        }
+
+        private void zone(JobFile.ZonePart part, String path) {
+            required(path, part);
+            UUID zoneId = uuid(path + ".id", part.id(), renamed);
+            requireNew("zone", "id", zoneId, path + ".id");
+            var choice = readZone(path + ".facts", part.facts(), job);
+            var layers = new ArrayList<ZoneStore.StoredLayer>();
+            for (int i = 0; i < required(path + ".layers", part.layers()).size(); i++) {
+                layers.add(layer(part.layers().get(i), path + ".layers[" + i + "]"));
+            }
+            if (layers.stream().map(ZoneStore.StoredLayer::id).distinct().count() < layers.size()) {
+                throw new InvalidInput(path + ".layers", "one id twice", "layers each of another id");
+            }
+            zones.insert(jobId, zoneId, choice, layers);
+            List<String> layerIds =
+                    layers.stream().map(ZoneStore.StoredLayer::id).toList();
+            log(zoneId, layerIds, required(path + ".log", part.log()), path);
+        }
+
+        private void log(UUID zoneId, List<String> layerIds, List<JobFile.EntryPart> parts, String path) {
+            Map<UUID, String> places = new LinkedHashMap<>();
+            var before = new HashSet<String>();
+            var scope = new Forms.LogScope(job.units(), layerIds, Collections.unmodifiableSet(before), jobs.latest());
+            var entries = new ArrayList<LogEntry>();
+            for (int i = 0; i < parts.size(); i++) {
+                String here = path + ".log[" + i + "]";
+                var entry = required(here, parts.get(i));
+                UUID entryKey = uuid(here + ".key", entry.key(), renamed);
+                if (!keys.add(entryKey)) {
+                    throw new InvalidInput(here + ".key", entry.key(), "a key that no other entry has");
+                }
+                var form = required(here + ".entry", entry.entry());
+                var strike = "STRIKE".equals(form.kind()) && form.subject() != null;
+                entries.add(at(
+                        here + ".entry",
+                        () -> Forms.read(entryKey, strike ? withSubject(form, renamed) : form, scope)));
+                before.add(entryKey.toString());
+                places.put(entryKey, here);
+            }
+            logs.ofOthers(jobId, places.keySet()).stream().findFirst().ifPresent(k -> {
+                throw new InvalidInput(places.get(k) + ".key", k, NEW_ID);
+            });
+            logs.appendAll(zoneId, entries);
+            int i = 0;
+            for (UUID entryKey : places.keySet()) {
+                photos(places.get(entryKey), entryKey, parts.get(i++).photos());
+            }
+        }
+
+        private void photos(String path, UUID entryKey, List<String> encoded) {
+            for (int i = 0; encoded != null && i < encoded.size(); i++) {
+                String here = path + ".photos[" + i + "]";
+                try {
+                    byte[] bytes = Base64.getDecoder().decode(required(here, encoded.get(i)));
+                    photos.insert(UUID.randomUUID(), entryKey, PhotoStore.read(here, bytes));
+                } catch (IllegalArgumentException e) {
+                    throw new InvalidInput(here, encoded.get(i).length() + " characters", "a picture in base64");
+                }
+            }
         }
     }
 
@@ -279,22 +296,6 @@ class JobFiles {
         public int size() {
             return ids.size();
         }
-    }
-
-    private void photos(String path, UUID entryKey, List<String> encoded) {
-        for (int i = 0; encoded != null && i < encoded.size(); i++) {
-            String here = path + ".photos[" + i + "]";
-            try {
-                byte[] bytes = Base64.getDecoder().decode(required(here, encoded.get(i)));
-                photos.insert(UUID.randomUUID(), entryKey, PhotoStore.read(here, bytes));
-            } catch (IllegalArgumentException e) {
-                throw new InvalidInput(here, encoded.get(i).length() + " characters", "a picture in base64");
-            }
-        }
-    }
-
-    private static Forms.JobFacts readJob(Forms.JobForm form) {
-        return at("job", () -> Forms.read(form));
     }
 
     private static Forms.ZoneChoice readZone(String path, Forms.ZoneForm form, Forms.JobFacts job) {

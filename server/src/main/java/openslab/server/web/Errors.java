@@ -14,6 +14,9 @@ import org.springframework.web.bind.annotation.RequestMapping;
 class Errors implements ErrorController {
     @RequestMapping("${server.error.path:/error}")
     void error(HttpServletRequest request, HttpServletResponse response) throws IOException {
+        if (response.isCommitted()) {
+            return;
+        }
         HttpStatus status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code
                         && HttpStatus.resolve(code) != null
                 ? HttpStatus.valueOf(code)
