@@ -1313,8 +1313,6 @@ export interface components {
             id: string;
             needed: string;
             source: components["schemas"]["SourceView"];
-            /** @enum {string} */
-            state: "WAITING" | "OPEN" | "PASSED" | "FAILED";
             title: string;
         };
         Grid: {
@@ -2236,19 +2234,25 @@ export interface components {
             done?: components["schemas"]["By"];
             gate?: components["schemas"]["GateReport"];
             id: string;
+            left: string;
+            /** @enum {string} */
+            mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
+            /** @enum {string} */
+            progress: "WAITING" | "OPEN" | "RUNNING" | "PARTLY" | "DONE" | "FAILED";
             /** Format: date-time */
             ready?: string;
             /** Format: int32 */
             round: number;
             /** Format: date-time */
             started?: string;
-            /** @enum {string} */
-            state: "WAITING" | "OPEN" | "RUNNING" | "DONE" | "FAILED";
             timed: boolean;
             title: string;
-            /** Format: double */
-            waitMin: number;
+            until: string;
+            /** Format: date-time */
+            usual?: string;
+            waits: string;
             why: string;
+            word: string;
         };
         StepSheet: {
             effort: components["schemas"]["Effort"];

@@ -23,7 +23,10 @@
   const sending = new Logging();
 
   function begin() {
-    values = { amount: sheet.effort.amount?.text ?? '', hands: String(sheet.effort.hands) };
+    values = {
+      amount: step.left || (sheet.effort.amount?.text ?? ''),
+      hands: String(sheet.effort.hands),
+    };
     open = true;
   }
 
@@ -38,12 +41,16 @@
 
 {#if step.done}
   <p class="soft">
-    Logged done by {step.done.name}, {when(
+    {step.left ? 'Part of it logged' : 'Logged'} done by {step.done.name}, {when(
       new Date(step.done.at),
       job.facts.timeZone,
       appClock.now,
     )}.
+    {#if step.left}<b>{step.left} left.</b>{/if}
   </p>
+{/if}
+{#if step.done && !step.left}
+  <!-- all of it -->
 {:else if open}
   <form onsubmit={save} novalidate>
     <Trouble

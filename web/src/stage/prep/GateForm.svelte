@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { GateReport, JobView, Units, ZoneView } from '../../api/types';
+  import type { GateReport, JobView, StepReport, Units, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import Button from '../../parts/Button.svelte';
@@ -14,9 +14,10 @@
     job: JobView;
     zone: ZoneView;
     gate: GateReport;
+    progress: StepReport['progress'];
   }
 
-  let { desk, job, zone, gate }: Props = $props();
+  let { desk, job, zone, gate, progress }: Props = $props();
   let open = $state(false);
   let values = $state<Record<string, string>>({});
   /** The floor's wall clock, where it was tested earlier than now. */
@@ -37,12 +38,12 @@
   }
 </script>
 
-<div class="gate" data-state={gate.state}>
+<div class="gate" data-progress={progress}>
   <div class="line">
     <span><b>Gate: {gate.title}</b>, {gate.needed}</span>
     {#if !open}
       <Button onclick={() => (open = true)}
-        >{gate.state === 'OPEN' ? `Test: ${gate.title}` : 'Test again'}</Button
+        >{progress !== 'DONE' ? `Test: ${gate.title}` : 'Test again'}</Button
       >
     {/if}
   </div>
@@ -83,7 +84,7 @@
     border-inline-start: 4px solid var(--line-strong);
   }
 
-  [data-state='PASSED'] {
+  [data-progress='DONE'] {
     border-color: var(--go);
   }
 

@@ -41,7 +41,7 @@
   const asked = $derived(gate?.fields.filter((f) => f.id !== 'chemical') ?? []);
 
   function start() {
-    values = { water: String(ladder?.next?.water ?? ''), dwell: `${step.waitMin} min`, result: '' };
+    values = { water: String(ladder?.next?.water ?? ''), dwell: step.waits, result: '' };
     trying = true;
   }
 
@@ -80,7 +80,7 @@
       {/each}
     </ol>
     <p role="status"><b>{ladder.word}</b></p>
-    {#if step.state !== 'WAITING' && step.state !== 'FAILED'}
+    {#if step.progress !== 'WAITING' && step.progress !== 'FAILED'}
       {#if trying}
         <form onsubmit={save} novalidate>
           <Trouble

@@ -50,7 +50,7 @@
   const totals = $derived(
     sheet ? [sheet.hours, sheet.dust, sheet.water].filter((f) => f !== undefined) : [],
   );
-  const inHand = $derived(prep.steps.filter((s) => s.state === 'OPEN' && s.timed));
+  const inHand = $derived(prep.steps.filter((s) => s.progress === 'OPEN' && s.timed));
   /** Opened for whoever comes to it so, and not shut under the hand that ticks the last. */
   const wanted = $derived(inHand.some((s) => (sheetOf(s.id)?.missing.length ?? 0) > 0));
   const sheetOf = (id: string) => sheet?.steps.find((s) => s.id === id);

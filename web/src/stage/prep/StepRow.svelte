@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, Mark as MarkWord, StepReport, StepSheet, ZoneView } from '../../api/types';
+  import type { JobView, StepReport, StepSheet, ZoneView } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import Mark from '../../parts/Mark.svelte';
@@ -11,6 +11,7 @@
   import MixLine from './MixLine.svelte';
   import PatchLadder from './PatchLadder.svelte';
   import StepTimer from './StepTimer.svelte';
+  import { stands } from './steps';
 
   interface Props {
     desk: JobDesk;
@@ -23,14 +24,7 @@
 
   let { desk, job, zone, step, n, sheet }: Props = $props();
 
-  const marks: Record<StepReport['state'], { mark: MarkWord; word: string }> = {
-    WAITING: { mark: 'NOT_STARTED', word: 'waits' },
-    OPEN: { mark: 'WINDOW_OPEN', word: 'to do' },
-    RUNNING: { mark: 'WET', word: 'clock runs' },
-    DONE: { mark: 'DONE', word: 'done' },
-    FAILED: { mark: 'STOP', word: 'failed' },
-  };
-  const now = $derived(step.state === 'OPEN' || step.state === 'RUNNING');
+  const now = $derived(stands(step));
   const ladder = $derived((sheet?.ladders.length ?? 0) > 0);
 </script>
 
@@ -39,13 +33,13 @@
   <p class="soft">Why: {step.why}</p>
   {#if step.caution}<p class="caution"><b>Caution.</b> {step.caution}</p>{/if}
   {#if sheet}
-    {#if step.timed || step.waitMin === 0}<EffortLine effort={sheet.effort} />{/if}
+    {#if step.timed || !step.waits}<EffortLine effort={sheet.effort} />{/if}
     {#if sheet.mix}<MixLine mix={sheet.mix} />{/if}
     {#if sheet.mixWaits && !ladder}<p class="soft">{sheet.mixWaits}</p>{/if}
   {/if}
 {/snippet}
 
-<li data-state={step.state}>
+<li class:now>
   <span class="n">{n}</span>
   <div>
     {#if now}
@@ -53,7 +47,7 @@
         <h2>
           <span>{step.title}</span>{#if step.round > 1}<span class="again">again</span>{/if}
         </h2>
-        <Mark mark={marks[step.state].mark} word={marks[step.state].word} />
+        <Mark mark={step.mark} word={step.word} />
       </header>
       {@render body()}
       {#if sheet && ladder}
@@ -69,19 +63,25 @@
             {sheet}
           />{/if}
       </div>
-      {#if step.gate && !ladder}<GateForm {desk} {job} {zone} gate={step.gate} />{/if}
+      {#if step.gate && !ladder}<GateForm
+          {desk}
+          {job}
+          {zone}
+          gate={step.gate}
+          progress={step.progress}
+        />{/if}
     {:else}
       <details>
         <summary>
           <b>{step.title}</b>{#if step.round > 1}<span class="again">again</span>{/if}
-          <Mark mark={marks[step.state].mark} word={marks[step.state].word} />
+          <Mark mark={step.mark} word={step.word} />
         </summary>
         {@render body()}
         {#if sheet && ladder}
           <PatchLadder {desk} {job} {zone} {step} ladders={sheet.ladders} />
         {/if}
-        {#if step.gate && !ladder && step.state === 'DONE'}
-          <GateForm {desk} {job} {zone} gate={step.gate} />
+        {#if step.gate && !ladder && step.progress === 'DONE'}
+          <GateForm {desk} {job} {zone} gate={step.gate} progress={step.progress} />
         {/if}
       </details>
       {#if step.gate?.by}
@@ -102,7 +102,7 @@
             at={step.title}
           />
         </p>
-        {#if step.state === 'FAILED'}<p><b>Done again below:</b> {step.gate.again}</p>{/if}
+        {#if step.progress === 'FAILED'}<p><b>Done again below:</b> {step.gate.again}</p>{/if}
       {/if}
     {/if}
   </div>
@@ -116,8 +116,7 @@
     border-block-start: 1px solid var(--line);
   }
 
-  [data-state='OPEN'],
-  [data-state='RUNNING'] {
+  .now {
     border-block-start: 3px solid var(--ink);
     padding-block: 12px 16px;
   }

@@ -8,6 +8,7 @@
   import TextEntry from '../../parts/TextEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { countdown, when } from '../../parts/time';
+  import { stands } from './steps';
 
   interface Props {
     desk: JobDesk;
@@ -22,15 +23,12 @@
 
   const ready = $derived(step.ready ? new Date(step.ready) : null);
   const missing = $derived(sheet?.missing ?? []);
-  const length = $derived(
-    step.waitMin < 60 ? `${Math.round(step.waitMin)} min` : `${Math.round(step.waitMin / 60)} h`,
-  );
 </script>
 
-{#if step.state === 'RUNNING' && ready}
+{#if ready && stands(step)}
   {@const over = ready <= appClock.now}
   <p class="clock" class:over role="timer">
-    <b>{over ? 'Ready' : countdown(ready, appClock.now)}</b>
+    <b>{over ? (step.until ? 'Look' : 'Ready') : countdown(ready, appClock.now)}</b>
     <span
       >{over ? 'since' : 'until'}
       {when(ready, job.facts.timeZone, appClock.now)}; began {when(
@@ -41,7 +39,7 @@
     >
   </p>
 {/if}
-{#if step.timed && (step.state === 'OPEN' || step.state === 'RUNNING')}
+{#if step.timed && stands(step)}
   <Trouble problem={sending.problem} shown={['by']} />
   {#if missing.length > 0}
     <p class="soft"><b>Not ticked yet:</b> {missing.join(', ')}.</p>
@@ -49,10 +47,12 @@
     <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
   {/if}
   <Button
-    kind={step.state === 'OPEN' ? 'main' : 'plain'}
+    kind={step.progress !== 'RUNNING' ? 'main' : 'plain'}
     disabled={sending.busy || missing.length > 0}
     onclick={() => void sending.write(desk, zone.id, 'BEGUN', step.id)}
-    >{step.state === 'OPEN' ? `Start the clock: ${length}` : `Start it again: ${length}`}</Button
+    >{step.progress !== 'RUNNING'
+      ? `Start the clock: ${step.waits}`
+      : `Start it again: ${step.waits}`}</Button
   >
 {/if}
 

@@ -10,6 +10,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import openslab.core.course.Staging;
+import openslab.core.course.work.Paces;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Substrate;
@@ -22,8 +24,6 @@ import openslab.core.job.Mark;
 import openslab.core.job.PrepSheet;
 import openslab.core.job.RunningClock;
 import openslab.core.prep.SiteLimits;
-import openslab.core.prep.work.Paces;
-import openslab.core.prep.work.Staging;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.UnitSystem;
@@ -117,22 +117,22 @@ public class PrepSheetTest {
     @Test
     public void what_worked_stands_on_the_floor_as_long_as_on_the_square() {
         Stories story = sealed();
-        double before = waits(story, "strip");
-        assertEquals(before, 10.0, "as long as a stripper usually takes, until a square was tried");
+        String before = waits(story, "strip");
+        assertEquals(before, "10 min", "as long as a stripper usually takes, until a square was tried");
         story.gate(1, "patch", "chemical=stripper water=16 dwell=4 result=works");
-        assertEquals(waits(story, "strip"), 4.0);
+        assertEquals(waits(story, "strip"), "4 min");
         assertTrue(
                 step(sheet(story, 2), "patch-test").ladders().get(0).word().contains("4\u00a0min as the square stood"));
         // the squares themselves still stand as long as they are meant to
-        assertEquals(waits(story, "patch-test"), 2.0);
+        assertEquals(waits(story, "patch-test"), "2 min");
     }
 
-    private static double waits(Stories story, String step) {
+    private static String waits(Stories story, String step) {
         return story.at(2).prep().steps().stream()
                 .filter(s -> s.id().equals(step))
                 .findFirst()
                 .orElseThrow()
-                .waitMin();
+                .waits();
     }
 
     /** TRADE 6: 8 fl oz to the gallon, half that where it is new. The step says half, and half is mixed. */

@@ -13,18 +13,19 @@ import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import openslab.core.course.Gate;
+import openslab.core.course.Progress;
+import openslab.core.course.Step;
 import openslab.core.floor.Substrate;
 import openslab.core.job.Mark;
-import openslab.core.job.PrepReport.GateState;
+import openslab.core.job.PrepReport;
 import openslab.core.prep.Condition;
-import openslab.core.prep.Gate;
 import openslab.core.prep.PrepMethod;
 import openslab.core.prep.PrepMethods;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
 import openslab.core.prep.SiteLimit;
 import openslab.core.prep.SiteLimits;
-import openslab.core.prep.Step;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -145,26 +146,26 @@ public class PrepTest {
     @Test
     public void gates_open_one_after_another() {
         var story = new Stories().surveyed();
-        assertEquals(states(story), List.of(GateState.OPEN, GateState.WAITING, GateState.WAITING, GateState.WAITING));
+        assertEquals(states(story), List.of(Progress.OPEN, Progress.WAITING, Progress.WAITING, Progress.WAITING));
         story.gate(2, "profile", "csp=2");
         assertEquals(
                 states(story),
-                List.of(GateState.FAILED, GateState.OPEN, GateState.WAITING, GateState.WAITING, GateState.WAITING));
+                List.of(Progress.FAILED, Progress.OPEN, Progress.WAITING, Progress.WAITING, Progress.WAITING));
         assertEquals(story.at(3).prep().mark(), Mark.HOLD);
         // the same minute: what was logged later counts
         story.gate(2, "profile", "csp=4");
         assertEquals(
                 states(story),
-                List.of(GateState.FAILED, GateState.PASSED, GateState.OPEN, GateState.WAITING, GateState.WAITING));
+                List.of(Progress.FAILED, Progress.DONE, Progress.OPEN, Progress.WAITING, Progress.WAITING));
         assertEquals(story.at(3).prep().mark(), Mark.IN_HAND);
         story.gate(3, "rub", "rub=clean").gate(3, "soaks", "soaks=soaks").gate(3, "no-dust", "no-dust=clean");
         assertEquals(story.at(3).prep().mark(), Mark.DONE);
     }
 
-    private static List<GateState> states(Stories story) {
+    private static List<Progress> states(Stories story) {
         return story.at(3).prep().steps().stream()
-                .flatMap(s -> s.gate().stream())
-                .map(g -> g.state())
+                .filter(s -> s.gate().isPresent())
+                .map(PrepReport.StepReport::progress)
                 .toList();
     }
 
@@ -427,10 +428,10 @@ public class PrepTest {
         assertEquals(story.at(2).survey().verdict(), openslab.core.survey.Verdict.STOP);
         assertEquals(story.at(2).prep().method(), "break-out");
         story.gate(2, "sound", "sound=hollow");
-        assertEquals(states(story), List.of(GateState.FAILED, GateState.OPEN, GateState.WAITING));
+        assertEquals(states(story), List.of(Progress.FAILED, Progress.OPEN, Progress.WAITING));
         assertEquals(story.at(3).prep().mark(), Mark.HOLD);
         story.gate(2, "sound", "sound=sound").gate(2, "rub", "rub=clean");
-        assertEquals(states(story), List.of(GateState.FAILED, GateState.PASSED, GateState.PASSED));
+        assertEquals(states(story), List.of(Progress.FAILED, Progress.DONE, Progress.DONE));
         assertEquals(story.at(3).prep().mark(), Mark.HOLD, "it is walked again before anything goes on");
         story.reading(3, "sounding", "whole floor", "hollow=0 m²");
         assertEquals(story.at(4).prep().method(), "grind", "proved gone, so the slab under it is opened");

@@ -97,15 +97,36 @@ public class ZoneReportTest {
 
     @Test
     public void a_colder_slab_moves_every_clock() {
-        double at20 = hoursTo(coated().slab(20).at(CLEAR), Clock.VEHICLE);
-        double at10 = hoursTo(coated().slab(10).at(CLEAR), Clock.VEHICLE);
-        double at15 = hoursTo(coated().slab(15).at(CLEAR), Clock.VEHICLE);
+        double at20 = hoursTo(coatedAt(20).at(CLEAR), Clock.VEHICLE);
+        double at10 = hoursTo(coatedAt(10).at(CLEAR), Clock.VEHICLE);
+        double at15 = hoursTo(coatedAt(15).at(CLEAR), Clock.VEHICLE);
         assertEquals(at20, 168, 0.001);
         assertEquals(at10, 336, 0.001);
         assertEquals(at15, 168 * Math.sqrt(2), 0.001);
-        var cold = coated().slab(5).at(CLEAR);
+        var cold = coatedAt(5).at(CLEAR);
         assertTrue(cold.service().ladder().stream()
                 .allMatch(c -> c.at().isEmpty() && !c.time().whyNot().isEmpty()));
+    }
+
+    /** The slab as it was read in the hour of the clear coat. */
+    private static Stories coatedAt(double slabC) {
+        return coated().reading(CLEAR, "climate", "whole floor", "air=21 °C rh=50 % slab=" + slabC + " °C");
+    }
+
+    /** Read at 5 °C in the winter after: what cured in summer is not wet again. What is planned goes by what is planned. */
+    @Test
+    public void a_winter_reading_leaves_a_finished_floor_finished() {
+        var story = coatedAt(20).reading(5000, "climate", "whole floor", "air=4 °C rh=50 % slab=5 °C");
+        assertEquals(hoursTo(story.at(5001), Clock.VEHICLE), 168, 0.001);
+        assertEquals(story.at(5001).service().mark(), Mark.GO);
+        var ahead = new Stories()
+                .surveyed()
+                .ground()
+                .coat(PRIMER, "primer")
+                .slab(10)
+                .at(PRIMER + 1);
+        assertEquals(ahead.layers().get(0).at(Clock.RECOAT_OPENS), Optional.of(Stories.moment(PRIMER + 10)));
+        assertEquals(ahead.layers().get(1).at(Clock.RECOAT_OPENS), Optional.of(Stories.moment(PRIMER + 10 + 20)));
     }
 
     private static double hoursTo(ZoneReport report, Clock clock) {

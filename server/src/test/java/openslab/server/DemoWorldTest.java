@@ -68,7 +68,7 @@ public class DemoWorldTest {
                     .path("zones")) {
                 JsonNode prep = zone.path("report").path("prep");
                 boolean begun =
-                        prep.path("steps").path(0).path("state").asString().equals("DONE");
+                        prep.path("steps").path(0).path("progress").asString().equals("DONE");
                 if (begun && !prep.path("mark").asString().equals("DONE")) {
                     methods.put(
                             zone.path("facts").path("substrate").asString(),

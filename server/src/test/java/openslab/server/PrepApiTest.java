@@ -107,7 +107,7 @@ public class PrepApiTest {
         assertRefused(log(floor, "BEGUN", "vacuum.last", "2026-05-04T09:00:00Z", Map.of()), "subject", "Profile");
         assertTaken(log(floor, "GATE", "profile", "2026-05-04T09:00:00Z", Map.of("csp", "2")));
         assertEquals(prep(floor).path("mark").asString(), "HOLD");
-        assertEquals(prep(floor).path("steps").path(2).path("state").asString(), "FAILED");
+        assertEquals(prep(floor).path("steps").path(2).path("progress").asString(), "FAILED");
         assertEquals(prep(floor).path("steps").path(3).path("round").asInt(), 2);
         assertRefused(log(floor, "COAT", "primer", "2026-05-04T09:00:00Z", Map.of()), "note", "Profile");
         assertTaken(app.post(floor.log(), App.allTheSame("COAT", "primer", Map.of())));
@@ -309,7 +309,7 @@ public class PrepApiTest {
         }
         JsonNode patch = prep(floor).path("steps").path(4);
         assertEquals(patch.path("id").asString(), "patch.1");
-        assertEquals(patch.path("waitMin").asDouble(), 180.0);
+        assertEquals(patch.path("waits").asString(), "3 h");
         assertEquals(patch.path("title").asString(), "Patch, lift 1 of 4");
     }
 
@@ -330,7 +330,7 @@ public class PrepApiTest {
         assertTaken(patch(floor, "stripper", "16"));
         String mix = step(sheet(floor), "strip").path("mix").path("words").asString();
         assertEquals(mix, "1 part into 16 of water (5.88 % of the mix)");
-        assertEquals(prep(floor).path("steps").path(0).path("state").asString(), "DONE");
+        assertEquals(prep(floor).path("steps").path(0).path("progress").asString(), "DONE");
     }
 
     private Answer patch(Floor floor, String chemical, String water) {

@@ -65,14 +65,15 @@ final class DayLine {
     }
 
     private static void potLives(LayerReport layer, ZoneFacts zone, String name, List<RunningClock> bars) {
-        Optional<LayerReport.TimedClock> life =
-                layer.clocks().stream().filter(c -> c.clock() == Clock.POT_LIFE).findFirst();
-        life.flatMap(c -> c.time().minutes()).ifPresent(minutes -> {
-            for (LogEntry batch : zone.standing(LogEntry.Kind.BATCH, layer.id())) {
-                Instant ends = batch.at().plusSeconds(Math.round(minutes.base() * 60));
-                bars.add(new RunningClock(name + " batch in the bucket", batch.at(), ends, Mark.IN_HAND, false));
-            }
-        });
+        for (LogEntry batch : zone.standing(LogEntry.Kind.BATCH, layer.id())) {
+            LayerSchedule.minutes(layer.sheet(), Clock.POT_LIFE, zone.slabC(batch.at()))
+                    .ifPresent(minutes -> bars.add(new RunningClock(
+                            name + " batch in the bucket",
+                            batch.at(),
+                            batch.at().plusSeconds(Math.round(minutes * 60)),
+                            Mark.IN_HAND,
+                            false)));
+        }
     }
 
     private static void service(LayerReport top, List<RunningClock> bars) {

@@ -59,7 +59,7 @@ public record LayerReport(
     public record TimedClock(Clock clock, String label, CureTime time, Optional<Instant> at) {}
 
     /** When {@code clock} runs out, if that is known. */
-    Optional<Instant> at(Clock clock) {
+    public Optional<Instant> at(Clock clock) {
         return clocks.stream().filter(c -> c.clock() == clock).findFirst().flatMap(TimedClock::at);
     }
 

@@ -5,7 +5,10 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import openslab.core.cure.CureTime;
+import openslab.core.cure.Readiness;
+import openslab.core.cure.Spell;
 import openslab.core.product.Clock;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.UnitSystem;
@@ -18,23 +21,23 @@ final class LayerSchedule {
         }
     }
 
-    private static final String NO_SLAB = "No slab temperature is known: read air and slab first.";
+    static final String NO_SLAB = "No slab temperature is known: read air and slab first.";
 
     private LayerSchedule() {}
 
     /** @param below the slot of the nearest liquid layer beneath, which a broadcast lies in and a coat waits for */
-    static Slot of(LayerChoice layer, Optional<Slot> below, ZoneFacts zone, UnitSystem system) {
+    static Slot of(LayerChoice layer, Optional<Slot> below, ZoneFacts zone, UnitSystem system, Instant now) {
         Optional<Instant> coated = zone.newest(LogEntry.Kind.COAT, layer.id()).map(LogEntry::at);
         if (coated.isPresent()) {
-            return slot(LayerReport.Started.COATED, coated, layer.sheet(), zone, system);
+            return slot(LayerReport.Started.COATED, coated, layer.sheet(), zone, system, now);
         }
         if (layer.plannedStart().isPresent()) {
-            return slot(LayerReport.Started.PLANNED, layer.plannedStart(), layer.sheet(), zone, system);
+            return slot(LayerReport.Started.PLANNED, layer.plannedStart(), layer.sheet(), zone, system, now);
         }
         boolean broadcast = layer.sheet().broadcast().isPresent();
         Optional<Instant> earliest = below.flatMap(b -> broadcast ? b.start() : b.at(Clock.RECOAT_OPENS));
         var started = earliest.isPresent() ? LayerReport.Started.RECKONED : LayerReport.Started.UNKNOWN;
-        return slot(started, earliest, layer.sheet(), zone, system);
+        return slot(started, earliest, layer.sheet(), zone, system, now);
     }
 
     private static Slot slot(
@@ -42,22 +45,36 @@ final class LayerSchedule {
             Optional<Instant> start,
             ProductSheet sheet,
             ZoneFacts zone,
-            UnitSystem system) {
+            UnitSystem system,
+            Instant now) {
         if (sheet.broadcast().isPresent()) {
             return new Slot(started, start, List.of());
         }
+        OptionalDouble slabC = slabC(started, start.orElse(now), zone);
         List<LayerReport.TimedClock> clocks = Arrays.stream(Clock.values())
                 .filter(c -> sheet.curve(c).isPresent())
-                .map(clock -> clock(clock, start, sheet, zone, system))
+                .map(clock -> clock(clock, start, sheet, slabC, system))
                 .toList();
         return new Slot(started, start, clocks);
     }
 
+    /** What went on is reckoned with what was read then, what is to go on with what is planned. */
+    static OptionalDouble slabC(LayerReport.Started started, Instant at, ZoneFacts zone) {
+        return started == LayerReport.Started.COATED ? zone.slabC(at) : zone.plannedSlabC(at);
+    }
+
+    /** Minutes that one of a sheet's clocks runs; empty where it is not known. */
+    static OptionalDouble minutes(ProductSheet sheet, Clock clock, OptionalDouble slabC) {
+        return slabC.isPresent() && sheet.curve(clock).isPresent()
+                ? Readiness.minutes(sheet.curve(clock).get(), List.of(new Spell(0, slabC.getAsDouble())))
+                : OptionalDouble.empty();
+    }
+
     private static LayerReport.TimedClock clock(
-            Clock clock, Optional<Instant> start, ProductSheet sheet, ZoneFacts zone, UnitSystem system) {
-        CureTime time = zone.slabC()
-                .map(c -> CureTime.of(sheet, clock, c, system))
-                .orElseGet(() -> new CureTime(clock, Optional.empty(), NO_SLAB));
+            Clock clock, Optional<Instant> start, ProductSheet sheet, OptionalDouble slabC, UnitSystem system) {
+        CureTime time = slabC.isPresent()
+                ? CureTime.of(sheet, clock, slabC.getAsDouble(), system)
+                : new CureTime(clock, Optional.empty(), NO_SLAB);
         Optional<Instant> at = start.flatMap(
                 from -> time.minutes().map(m -> from.plus(Duration.ofSeconds(Math.round(m.base() * 60)))));
         return new LayerReport.TimedClock(clock, clock.label(), time, at);

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import openslab.core.air.Place;
 import openslab.core.buildup.BuildUp;
 import openslab.core.cure.CureTime;
@@ -20,18 +21,20 @@ final class LayerStack {
     private final ZoneFacts zone;
     private final double areaM2;
     private final UnitSystem system;
+    private final Instant now;
     private Optional<LayerSchedule.Slot> below = Optional.empty();
     private Optional<Figure> bays = Optional.empty();
 
-    private LayerStack(ZoneFacts zone, double areaM2, UnitSystem system) {
+    private LayerStack(ZoneFacts zone, double areaM2, UnitSystem system, Instant now) {
         this.zone = zone;
         this.areaM2 = areaM2;
         this.system = system;
+        this.now = now;
     }
 
     static List<LayerReport> of(
             ZoneFacts zone, BuildUp buildUp, double areaM2, Place where, UnitSystem system, Instant now) {
-        var stack = new LayerStack(zone, areaM2, system);
+        var stack = new LayerStack(zone, areaM2, system, now);
         var reports = new ArrayList<LayerReport>();
         for (int i = 0; i < zone.layers().size(); i++) {
             reports.add(stack.next(zone.layers().get(i), buildUp.layers().get(i)));
@@ -41,7 +44,7 @@ final class LayerStack {
 
     private LayerReport next(LayerChoice choice, BuildUp.Layer layer) {
         var sheet = choice.sheet();
-        LayerSchedule.Slot slot = LayerSchedule.of(choice, below, zone, system);
+        LayerSchedule.Slot slot = LayerSchedule.of(choice, below, zone, system, now);
         if (sheet.broadcast().isPresent()) {
             var broadcast = sheet.broadcast().get();
             Figure amount = TakeOff.mass(areaM2, broadcast, zone.crew(), system);
@@ -52,12 +55,13 @@ final class LayerStack {
         }
         var liquid = sheet.liquid().orElseThrow();
         Figure amount = TakeOff.volume(areaM2, liquid, zone.crew(), system);
-        Optional<CureTime> life = zone.slabC().map(c -> CureTime.of(sheet, Clock.POT_LIFE, c, system));
+        OptionalDouble slabC = LayerSchedule.slabC(slot.started(), slot.start().orElse(now), zone);
+        Optional<CureTime> life = slabC.isPresent()
+                ? Optional.of(CureTime.of(sheet, Clock.POT_LIFE, slabC.getAsDouble(), system))
+                : Optional.empty();
         Optional<Batching> batching = life.flatMap(CureTime::minutes)
                 .map(minutes -> Batching.plan(areaM2, liquid, minutes, zone.crew(), system));
-        String whyNot = batching.isPresent()
-                ? ""
-                : life.map(CureTime::whyNot).orElse("No slab temperature is known: read air and slab first.");
+        String whyNot = batching.isPresent() ? "" : life.map(CureTime::whyNot).orElse(LayerSchedule.NO_SLAB);
         below = Optional.of(slot);
         bays = batching.map(Batching::count);
         return LayerReport.of(

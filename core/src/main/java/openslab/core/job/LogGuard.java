@@ -3,13 +3,12 @@ package openslab.core.job;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.course.Staging;
+import openslab.core.course.Step;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.Shapes2D;
-import openslab.core.prep.Course;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
-import openslab.core.prep.Step;
-import openslab.core.prep.work.Staging;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Show;
@@ -55,11 +54,11 @@ public final class LogGuard {
         PrepPlan plan = PrepLog.plan(zone, PrepLog.need(zone, system), system);
         var deeds = new ArrayList<>(PrepLog.deeds(zone));
         PrepLog.deed(entry).forEach(deeds::add);
-        Course.of(plan.steps(), deeds).misfits().stream()
+        PrepLog.course(zone, plan, deeds, system).misfits().stream()
                 .filter(m -> m.deed().key().equals(entry.key()))
                 .findFirst()
                 .ifPresent(m -> {
-                    throw new InvalidInput(m.field(), m.given(), m.accepted());
+                    throw new InvalidInput(List.of(m.fault()));
                 });
         if (entry.kind() == LogEntry.Kind.BEGUN) {
             requireStaged(zone, plan.steps(), entry);

@@ -4,18 +4,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import openslab.core.buildup.BuildUp;
+import openslab.core.course.Course;
+import openslab.core.course.Deed;
+import openslab.core.course.Extent;
+import openslab.core.course.Staging;
+import openslab.core.course.Step;
 import openslab.core.prep.Condition;
-import openslab.core.prep.Deed;
-import openslab.core.prep.Gate;
+import openslab.core.prep.Gates;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
-import openslab.core.prep.Step;
+import openslab.core.prep.Works;
 import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.repair.Repair;
 import openslab.core.prep.repair.Repairs;
 import openslab.core.prep.wash.Chemical;
-import openslab.core.prep.work.Staging;
-import openslab.core.prep.work.Works;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.area.Defect;
@@ -70,6 +72,16 @@ final class PrepLog {
                 : plan;
     }
 
+    /** How the plan went. */
+    static Course course(ZoneFacts zone, PrepPlan plan, List<Deed> deeds, UnitSystem system) {
+        return Course.of(plan.steps(), deeds, extent(zone, system), zone.slab());
+    }
+
+    static Extent extent(ZoneFacts zone, UnitSystem system) {
+        return new Extent(
+                zone.shape().area(system).base(), zone.shape().perimeter(system).base());
+    }
+
     /** Everything that was logged about steps and gates, in the order it was logged. */
     static List<Deed> deeds(ZoneFacts zone) {
         return zone.standing().stream().flatMap(PrepLog::deed).toList();
@@ -86,12 +98,13 @@ final class PrepLog {
 
     /** The squares in which strengths were tried, oldest first. */
     static List<Ladder.Square> squares(ZoneFacts zone) {
-        return zone.standing(LogEntry.Kind.GATE, Gate.PATCH).stream()
-                .map(e -> new Ladder.Square(
-                        Chemical.of(e.values().get("chemical").typed()),
-                        e.values().get("water").base(),
-                        Unit.MINUTE.fromBase(e.values().get("dwell").base()),
-                        Ladder.Result.of(e.values().get("result").typed())))
+        return zone.standing(LogEntry.Kind.GATE, Gates.PATCH).stream()
+                .flatMap(e -> Chemical.find(e.values().get("chemical").typed()).stream()
+                        .map(c -> new Ladder.Square(
+                                c,
+                                e.values().get("water").base(),
+                                Unit.MINUTE.fromBase(e.values().get("dwell").base()),
+                                Ladder.Result.of(e.values().get("result").typed()))))
                 .toList();
     }
 
@@ -103,6 +116,6 @@ final class PrepLog {
     }
 
     private static Deed deed(LogEntry e, Deed.Kind kind) {
-        return new Deed(e.key(), kind, e.subject(), e.at(), e.by(), e.values());
+        return new Deed(e.key(), kind, e.subject(), e.at(), e.by(), e.note(), e.values());
     }
 }

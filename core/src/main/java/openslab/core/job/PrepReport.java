@@ -5,13 +5,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import openslab.core.prep.Course;
-import openslab.core.prep.Deed;
-import openslab.core.prep.Gate;
+import openslab.core.course.Course;
+import openslab.core.course.Deed;
+import openslab.core.course.Gate;
+import openslab.core.course.Progress;
+import openslab.core.course.Step;
+import openslab.core.course.Wait;
 import openslab.core.prep.PrepMethod;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
-import openslab.core.prep.Step;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
@@ -41,7 +43,11 @@ public record PrepReport(
      * @param id the same for a step that is done again
      * @param round 1 the first time
      * @param timed whether its clock is started by hand, when everything lies ready
-     * @param started when its clock began; {@code ready} when it runs out
+     * @param left how much is still to be done, where a part of it is; else empty
+     * @param waits how long it takes by itself, in words; empty where nothing has to pass
+     * @param until what a look has to show, where no clock can tell; else empty
+     * @param started when its clock began; {@code ready} when it runs out or is first looked at, {@code usual} when that is
+     *     usually through
      * @param done who logged it done, and when
      */
     public record StepReport(
@@ -51,15 +57,20 @@ public record PrepReport(
             String why,
             String caution,
             int round,
-            Course.State state,
+            Progress progress,
+            Mark mark,
+            String word,
+            String left,
             boolean timed,
-            double waitMin,
+            String waits,
+            String until,
             Optional<Instant> started,
             Optional<Instant> ready,
+            Optional<Instant> usual,
             Optional<By> done,
             Optional<GateReport> gate) {
-        boolean complete() {
-            return state == Course.State.DONE || state == Course.State.FAILED;
+        boolean isThrough() {
+            return progress.isThrough();
         }
     }
 
@@ -70,14 +81,6 @@ public record PrepReport(
         }
     }
 
-    /** WAITING: an earlier gate has not passed. */
-    public enum GateState {
-        WAITING,
-        OPEN,
-        PASSED,
-        FAILED
-    }
-
     /** @param found what was keyed in last, in words; {@code by} who did */
     public record GateReport(
             String id,
@@ -86,7 +89,6 @@ public record PrepReport(
             String needed,
             String again,
             Source source,
-            GateState state,
             String found,
             Optional<By> by) {}
 
@@ -98,7 +100,7 @@ public record PrepReport(
 
     /** What nobody has finished, the next first. */
     List<StepReport> open() {
-        return steps.stream().filter(s -> !s.complete()).toList();
+        return steps.stream().filter(s -> !s.isThrough()).toList();
     }
 
     /** The step that a failed gate makes somebody do again. */
@@ -113,7 +115,7 @@ public record PrepReport(
 
     static PrepReport of(ZoneFacts zone, ProfileNeed need, ProfileNeed byThickness, UnitSystem system) {
         PrepPlan plan = PrepLog.plan(zone, need, system);
-        Course course = Course.of(plan.steps(), PrepLog.deeds(zone));
+        Course course = PrepLog.course(zone, plan, PrepLog.deeds(zone), system);
         return new PrepReport(
                 plan.method().map(PrepMethod::id).orElse(""),
                 plan.method().map(PrepMethod::title).orElse("No method fits"),
@@ -121,12 +123,12 @@ public record PrepReport(
                 need.text(),
                 need.source(),
                 byThickness.text(),
-                course.turns().stream().map(PrepReport::step).toList(),
+                course.turns().stream().map(t -> step(t, system)).toList(),
                 plan.refused(),
                 mark(plan, course));
     }
 
-    private static StepReport step(Course.Turn turn) {
+    private static StepReport step(Course.Turn turn, UnitSystem system) {
         Step step = turn.step();
         return new StepReport(
                 step.id(),
@@ -135,23 +137,32 @@ public record PrepReport(
                 step.why(),
                 step.caution(),
                 turn.round(),
-                turn.state(),
+                turn.progress(),
+                mark(turn.progress()),
+                turn.progress().word(),
+                turn.left(system),
                 step.isTimed(),
-                step.waitMin(),
-                turn.started(),
-                turn.ready(),
+                step.waits().words(),
+                step.waits() instanceof Wait.Open o ? o.until() : "",
+                turn.timer().map(Wait.Timer::started),
+                turn.timer().flatMap(Wait.Timer::ready),
+                turn.timer().flatMap(Wait.Timer::usual),
                 turn.done().map(By::of),
                 step.gate().map(g -> gate(g, turn)));
     }
 
+    private static Mark mark(Progress progress) {
+        return switch (progress) {
+            case WAITING -> Mark.NOT_STARTED;
+            case OPEN -> Mark.WINDOW_OPEN;
+            case RUNNING -> Mark.WET;
+            case PARTLY -> Mark.IN_HAND;
+            case DONE -> Mark.DONE;
+            case FAILED -> Mark.STOP;
+        };
+    }
+
     private static GateReport gate(Gate gate, Course.Turn turn) {
-        GateState state =
-                switch (turn.state()) {
-                    case WAITING -> GateState.WAITING;
-                    case OPEN, RUNNING -> GateState.OPEN;
-                    case DONE -> GateState.PASSED;
-                    case FAILED -> GateState.FAILED;
-                };
         return new GateReport(
                 gate.id(),
                 gate.title(),
@@ -159,7 +170,6 @@ public record PrepReport(
                 gate.needed(),
                 gate.again(),
                 gate.source(),
-                state,
                 turn.tested().map(d -> found(gate, d.values())).orElse(""),
                 turn.tested().map(By::of));
     }
@@ -180,11 +190,11 @@ public record PrepReport(
         }
         List<Course.Turn> gated =
                 course.turns().stream().filter(t -> t.step().gate().isPresent()).toList();
-        if (!gated.isEmpty() && gated.stream().allMatch(Course.Turn::complete)) {
+        if (!gated.isEmpty() && gated.stream().allMatch(Course.Turn::isThrough)) {
             return plan.method().get().looksAgain() ? Mark.HOLD : Mark.DONE;
         }
         boolean begun = course.turns().stream()
-                .anyMatch(t -> t.complete() || t.started().isPresent());
+                .anyMatch(t -> t.isThrough() || t.doneSoFar() > 0 || t.timer().isPresent());
         return begun ? Mark.IN_HAND : Mark.NOT_STARTED;
     }
 }

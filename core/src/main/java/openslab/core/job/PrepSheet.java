@@ -8,17 +8,18 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import openslab.core.course.Extent;
+import openslab.core.course.Staging;
+import openslab.core.course.Step;
+import openslab.core.course.work.Effort;
+import openslab.core.course.work.Paces;
 import openslab.core.prep.PrepPlan;
-import openslab.core.prep.Step;
 import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.repair.Repair;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
 import openslab.core.prep.wash.Ratio;
 import openslab.core.prep.wash.WashMix;
-import openslab.core.prep.work.Effort;
-import openslab.core.prep.work.Paces;
-import openslab.core.prep.work.Staging;
 import openslab.core.product.Exposure;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
@@ -83,19 +84,19 @@ public record PrepSheet(
         PrepPlan plan = PrepLog.plan(zone, PrepLog.need(zone, system), system);
         Staging staging = Staging.of(plan.steps(), PrepLog.ticks(zone), now);
         List<Ladder.Square> squares = PrepLog.squares(zone);
-        double areaM2 = zone.shape().area(system).base();
-        double edgeM = zone.shape().perimeter(system).base();
+        Extent extent = PrepLog.extent(zone, system);
         boolean indoors = zone.exposure() == Exposure.INDOORS;
         List<Effort> efforts = Effort.inOneShift(
                 plan.steps().stream()
-                        .map(s -> Effort.of(s.work(), s.amount(areaM2, edgeM), indoors, paces, system))
+                        .map(s -> Effort.of(s.work(), s.amount(extent), indoors, paces, system))
                         .toList(),
                 system);
         var sheets = new ArrayList<StepSheet>();
         for (int i = 0; i < plan.steps().size(); i++) {
             Step step = plan.steps().get(i);
             Effort effort = efforts.get(i);
-            Optional<Strength> strength = step.dose().flatMap(d -> strength(d, squares));
+            Optional<Dose> dose = Dose.of(step);
+            Optional<Strength> strength = dose.flatMap(d -> strength(d, squares));
             boolean patch = step.isPatch();
             sheets.add(new StepSheet(
                     step.id(),
@@ -106,12 +107,12 @@ public record PrepSheet(
                                     s.chemical(),
                                     s.ratio(),
                                     system == UnitSystem.US ? US_PAIL_L : METRIC_PAIL_L,
-                                    areaM2,
-                                    step.dose().orElseThrow().spreadM2PerL(s.ratio()),
+                                    extent.floorM2(),
+                                    dose.orElseThrow().spreadM2PerL(s.ratio()),
                                     system)),
-                    step.dose().isPresent() && strength.isEmpty() ? "The test patch says how strong." : "",
+                    dose.isPresent() && strength.isEmpty() ? "The test patch says how strong." : "",
                     patch
-                            ? step.dose().orElseThrow().any().stream()
+                            ? dose.orElseThrow().any().stream()
                                     .map(c -> Ladder.of(c, squares))
                                     .toList()
                             : List.of(),
@@ -142,7 +143,8 @@ public record PrepSheet(
             return Optional.of(new Strength(usual, dose.usual(usual)));
         }
         return Ladder.winner(dose.any(), squares)
-                .map(l -> new Strength(Chemical.of(l.id()), l.winner().orElseThrow()));
+                .map(l -> new Strength(
+                        Chemical.find(l.id()).orElseThrow(), l.winner().orElseThrow()));
     }
 
     private static Optional<Figure> hours(List<StepSheet> sheets, UnitSystem system) {

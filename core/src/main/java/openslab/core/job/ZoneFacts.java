@@ -1,11 +1,14 @@
 package openslab.core.job;
 
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import openslab.core.air.SlabHistory;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
@@ -62,7 +65,7 @@ public final class ZoneFacts {
     private final Survey survey;
     private final List<Placement.Marked> places;
     private final List<Standing.Out> standingTests;
-    private final Optional<Double> slabC;
+    private final SlabHistory slab;
 
     /**
      * @param plan what the plan says of it beside its shape
@@ -121,7 +124,10 @@ public final class ZoneFacts {
                 .toList();
         this.survey = new Survey(readings, areas, places, substrate);
         this.standingTests = standingTests(unstruck, survey);
-        this.slabC = settings.planSlabC().or(() -> survey.newest(Climate.ID).map(r -> r.number("slab")));
+        this.slab = new SlabHistory(readings.stream()
+                .filter(r -> r.method().equals(Climate.ID))
+                .map(r -> new SlabHistory.Read(r.at(), r.number("slab")))
+                .toList());
     }
 
     public String id() {
@@ -215,8 +221,19 @@ public final class ZoneFacts {
                 .toList();
     }
 
-    /** The slab's temperature to plan with, °C. */
-    public Optional<Double> slabC() {
-        return slabC;
+    /** The slab's temperature, as often as it was read. */
+    public SlabHistory slab() {
+        return slab;
+    }
+
+    /** The slab's temperature of what is to begin at {@code at}, °C: what somebody plans with, else what was read nearest. */
+    public OptionalDouble plannedSlabC(Instant at) {
+        return settings.planSlabC().map(OptionalDouble::of).orElseGet(() -> slab.nearest(at));
+    }
+
+    /** The slab's temperature of what began at {@code at}, °C: what was read nearest, else what somebody planned with. */
+    public OptionalDouble slabC(Instant at) {
+        OptionalDouble read = slab.nearest(at);
+        return read.isPresent() ? read : plannedSlabC(at);
     }
 }

@@ -2,8 +2,8 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
+import openslab.core.course.Step;
 import openslab.core.floor.Substrate;
-import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -60,7 +60,7 @@ final class AbradeHard implements PrepMethod {
                                 "Fresh cloths, one way, turned often.",
                                 "Abrading grease only works it in.")
                         .careful("Flammable: no flame, no spark, fresh air, gloves.")
-                        .until(Gate.wiped()),
+                        .until(Gates.wiped()),
                 Step.of(
                                 Works.ABRADE,
                                 metal ? "Abrade to bright metal" : "Sand it dull all over",
@@ -69,9 +69,9 @@ final class AbradeHard implements PrepMethod {
                                         : "80 grit along the length; edges by hand.",
                                 "A film holds to tooth, not to shine.")
                         .careful("Dust: vacuum at the tool, respirator. Old paint may hold lead: sample it first.")
-                        .until(Gate.dull()),
+                        .until(Gates.dull()),
                 Step.of(Works.WIPE, "Vacuum and wipe again", "Until the cloth stays clean.", "Dust is a release layer.")
-                        .until(Gate.noDust())
+                        .until(Gates.noDust())
                         .closes(),
                 Step.of(
                                 Works.CHECK,
@@ -79,7 +79,7 @@ final class AbradeHard implements PrepMethod {
                                 metal ? "Before it blooms with rust." : "Dry to the touch and to the meter.",
                                 "A night of dew undoes it.")
                         .which("dry")
-                        .until(Gate.dry(2, true))
+                        .until(Gates.dry(2, true))
                         .closes());
     }
 }

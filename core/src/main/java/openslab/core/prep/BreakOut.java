@@ -3,9 +3,9 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import openslab.core.prep.silica.SilicaTask;
-import openslab.core.prep.work.Works;
+import openslab.core.course.Step;
 import openslab.core.quantity.Source;
+import openslab.core.silica.SilicaTask;
 import openslab.core.survey.area.Defect;
 
 /** An overlay that water got under comes off, all of it; what is under it is looked at as a new floor. */
@@ -68,9 +68,9 @@ final class BreakOut implements PrepMethod {
                                 "From the edge where it rings hollow.",
                                 "What still holds in one place lets go next winter.")
                         .careful("Eyes, ears, dust: " + SilicaTask.CHIPPER.control() + ", a respirator indoors.")
-                        .until(Gate.sound()),
+                        .until(Gates.sound()),
                 Step.of(Works.VACUUM_OFF, "Sweep and vacuum", "Joints too.", "The next look wants to see concrete.")
-                        .until(Gate.rub()),
+                        .until(Gates.rub()),
                 Steps.walkAgain("Key in a new walk-over: the slab under it is another floor."));
     }
 }

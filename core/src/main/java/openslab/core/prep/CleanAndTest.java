@@ -2,9 +2,9 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
+import openslab.core.course.Step;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
-import openslab.core.prep.work.Works;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
@@ -73,7 +73,7 @@ final class CleanAndTest implements PrepMethod {
                         "Pick the water up before it dries.",
                         "Dirty rinse water lays the oil down again as a thin film.")
                 .careful(Steps.DISPOSAL)
-                .until(Gate.residue());
+                .until(Gates.residue());
         return List.of(
                 Step.of(
                         Works.SWEEP,
@@ -88,7 +88,7 @@ final class CleanAndTest implements PrepMethod {
                                 "At every place that beaded and at every stain.",
                                 "If water cannot get in, neither can the primer.")
                         .which("drop")
-                        .until(Gate.soaks())
+                        .until(Gates.soaks())
                         .failingRepeats(degrease.id(), rinse.id()),
                 Steps.walkAgain("Key in a new walk-over: the method is chosen from what is found then."));
     }

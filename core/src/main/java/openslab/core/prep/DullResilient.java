@@ -2,10 +2,10 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
+import openslab.core.course.Step;
 import openslab.core.floor.Substrate;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
-import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -57,20 +57,20 @@ final class DullResilient implements PrepMethod {
                                 "Dull it, do not remove it: under the film there is only print.")
                         .careful(Steps.UNTRAINED + " Wet vinyl is slippery.")
                         .mixes(worn ? FULL : HALF)
-                        .until(Gate.dull()),
+                        .until(Gates.dull()),
                 Step.of(
                                 Works.RINSE,
                                 "Rinse twice",
                                 "Separate mops for cleaner and rinse.",
                                 "Cleaner left behind keeps a finish from filming.")
-                        .until(Gate.residue()),
+                        .until(Gates.residue()),
                 Steps.dryResilient(condition.substrate()),
                 Step.of(
                                 Works.PRIME_WORN,
                                 "Prime where it drinks or is worn",
                                 "Old, worn or porous: prime first; new: not needed.",
                                 "Where the wear layer is gone a finish sinks in.")
-                        .until(Gate.noDust())
+                        .until(Gates.noDust())
                         .closes());
     }
 }

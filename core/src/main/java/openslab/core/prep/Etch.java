@@ -3,9 +3,9 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.course.Step;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
-import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -72,7 +72,7 @@ final class Etch implements PrepMethod {
                         "Spent acid left behind feeds on the bond.")
                 .careful("Neutralising gives off gas: ventilate. " + Steps.DISPOSAL)
                 .dwells(NEUTRALISES_MIN)
-                .until(Gate.rinsePh());
+                .until(Gates.rinsePh());
         Step dry =
                 Steps.dry(Steps.CONCRETE_DRIES_H, "A fan is fine for wash water.", "A damp pore cannot take primer.");
         return List.of(
@@ -86,7 +86,7 @@ final class Etch implements PrepMethod {
                         .careful(Chemical.Family.ACID.caution())
                         .mixes(DOSE)
                         .dwells(ETCHES_MIN)
-                        .until(Gate.fizz()),
+                        .until(Gates.fizz()),
                 rinse,
                 dry,
                 Step.of(
@@ -95,7 +95,7 @@ final class Etch implements PrepMethod {
                                 "Fingers across, then water.",
                                 "White dust is loosened cement: scrub it off.")
                         .which("rub")
-                        .until(Gate.rub())
+                        .until(Gates.rub())
                         .failingRepeats(rinse.id(), dry.id())
                         .closes(),
                 Steps.compare(need, "Fine sandpaper at least.", "The film needs tooth."),

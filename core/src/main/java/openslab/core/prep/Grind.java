@@ -2,9 +2,9 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
-import openslab.core.prep.silica.SilicaTask;
-import openslab.core.prep.work.Works;
+import openslab.core.course.Step;
 import openslab.core.quantity.Source;
+import openslab.core.silica.SilicaTask;
 import openslab.core.survey.area.Defect;
 
 /** Diamond grinding: takes films off and opens the cap to about CSP 3. */
@@ -82,7 +82,7 @@ final class Grind implements PrepMethod {
                                 "The cap is weak and closed; the film has to hold in the concrete below it.")
                         .careful("The machine pulls: a trained hand on it, hearing protection. Silica: "
                                 + SilicaTask.FLOOR_GRINDER.control() + ".")
-                        .until(Gate.profile(need)),
+                        .until(Gates.profile(need)),
                 Steps.rub("Vacuum, then rub", "Fingers across the dry floor, at edges and in the middle."),
                 Steps.drop(
                         "At the places that were tested before, and where a film was taken off.",

@@ -3,8 +3,8 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.course.Step;
 import openslab.core.floor.Substrate;
-import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -75,7 +75,7 @@ final class MediaBlast implements PrepMethod {
                         .careful(
                                 "Hood with its own air, hearing protection, a second hand at the pot; never sand as media. "
                                         + Steps.ASSESSED)
-                        .until(Gate.profile(need)),
+                        .until(Gates.profile(need)),
                 Steps.rub("Vacuum, then rub", "Fingers across, lows too."),
                 Steps.drop("Where the film was.", "It proves that nothing was missed."),
                 Steps.vacuumLast("Vacuum again right before coating"));

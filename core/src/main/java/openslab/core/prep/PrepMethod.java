@@ -3,6 +3,7 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.course.Step;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;

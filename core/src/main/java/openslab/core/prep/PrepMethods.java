@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import openslab.core.course.Step;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Field;
 
@@ -40,7 +41,7 @@ public final class PrepMethods {
         ALL.stream()
                 .flatMap(m -> Step.gatesOf(m.steps(ANY, ProfileNeed.forFilm(0))).stream())
                 .forEach(g -> fields.put(g.id(), g.fields()));
-        Gate.OF_REPAIRS.forEach(g -> fields.put(g.id(), g.fields()));
+        Gates.OF_REPAIRS.forEach(g -> fields.put(g.id(), g.fields()));
         return fields;
     }
 }

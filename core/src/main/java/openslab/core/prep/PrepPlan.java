@@ -3,7 +3,10 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.course.Gate;
+import openslab.core.course.Step;
 import openslab.core.prep.patch.Ladder;
+import openslab.core.prep.wash.Dose;
 import openslab.core.quantity.Show;
 
 /**
@@ -88,7 +91,7 @@ public record PrepPlan(
                 method,
                 because,
                 steps.stream()
-                        .map(s -> s.dose()
+                        .map(s -> Dose.of(s)
                                 .filter(d -> d.tried() && !s.isPatch())
                                 .flatMap(d -> Ladder.winner(d.any(), squares))
                                 .filter(l -> l.winnerMin() > 0)

@@ -2,7 +2,7 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
-import openslab.core.prep.work.Works;
+import openslab.core.course.Step;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -67,7 +67,7 @@ final class Scarify implements PrepMethod {
                                 "Light passes, crossing; a short lane first, then compare.",
                                 "It bruises the concrete below it: no deeper than the film and the need ask for.")
                         .careful("A trained hand, hearing protection, goggles. " + Steps.ASSESSED)
-                        .until(Gate.profile(need)),
+                        .until(Gates.profile(need)),
                 Steps.edges(
                         Works.HAND_GRIND_FILM,
                         "Walls, columns and doorways, to the line of the machine.",

@@ -3,8 +3,8 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.course.Step;
 import openslab.core.prep.wash.Chemical;
-import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -51,13 +51,13 @@ final class ScrubTile implements PrepMethod {
                             "Lift and reset loose tiles",
                             "Tap every one; fill missing grout.",
                             "A coat bridges nothing that moves, and never hides a loose tile.")
-                    .until(Gate.sound()));
+                    .until(Gates.sound()));
         }
         steps.add(Step.of(
                 Works.SWEEP, "Sweep and vacuum", "Corners and grout lines.", "Grit scratches and turns to slurry."));
         if (condition.has(Defect.POLISH, Defect.SEALER)) {
             steps.add(StripResilient.lay("Dwell until a rub lifts it, square pad along the walls, recover the slurry.")
-                    .until(Gate.nothingLifts()));
+                    .until(Gates.nothingLifts()));
         }
         Step degrease = Step.of(
                         Works.DEGREASE,
@@ -67,7 +67,7 @@ final class ScrubTile implements PrepMethod {
                 .careful(Chemical.Family.ALKALI.caution())
                 .mixes(CleanAndTest.DOSE)
                 .dwells(CleanAndTest.STANDS_MIN)
-                .until(Gate.residue());
+                .until(Gates.residue());
         steps.add(degrease);
         steps.add(Step.of(
                         Works.DULL_TILE,
@@ -75,10 +75,10 @@ final class ScrubTile implements PrepMethod {
                         "By hand or with a screen; every tile, edges too.",
                         "A coat lets go of a shine.")
                 .careful("Dust of tile is silica: wet, or with a vacuum at the pad.")
-                .until(Gate.dull()));
+                .until(Gates.dull()));
         steps.add(
                 Step.of(Works.WIPE, "Vacuum and wipe", "A cloth barely damp, turned often.", "Dust is a release layer.")
-                        .until(Gate.noDust())
+                        .until(Gates.noDust())
                         .closes());
         steps.add(Steps.dry(GROUT_DRIES_H, "Grout last: overnight.", "Grout holds water long after the tile is dry.")
                 .closes());

@@ -2,7 +2,7 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
-import openslab.core.prep.work.Works;
+import openslab.core.course.Step;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -66,7 +66,7 @@ final class ShotBlast implements PrepMethod {
                                 "Speed and shot set the profile; a stripe shows through every coat.")
                         .careful("A trained hand on the machine, goggles, hearing protection; nobody in front of it. "
                                 + Steps.ASSESSED)
-                        .until(Gate.profile(need)),
+                        .until(Gates.profile(need)),
                 Steps.edges(
                         Works.HAND_GRIND,
                         "Walls, columns and doorways, to the line of the machine.",

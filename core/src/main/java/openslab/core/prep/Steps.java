@@ -2,11 +2,11 @@ package openslab.core.prep;
 
 import java.util.ArrayList;
 import java.util.List;
+import openslab.core.course.Step;
+import openslab.core.course.work.Work;
 import openslab.core.floor.Substrate;
-import openslab.core.prep.silica.SilicaTask;
 import openslab.core.prep.wash.Dose;
-import openslab.core.prep.work.Work;
-import openslab.core.prep.work.Works;
+import openslab.core.silica.SilicaTask;
 import openslab.core.survey.area.Defect;
 
 /** Steps that many methods share. */
@@ -35,7 +35,7 @@ final class Steps {
                         "Stronger than needed burns the surface for nothing.")
                 .mixes(dose)
                 .dwells(dwellMin)
-                .until(Gate.patch());
+                .until(Gates.patch());
     }
 
     /** What takes the cap off: cleared first, hollow places out, then the rest in its order. */
@@ -62,7 +62,7 @@ final class Steps {
                         why)
                 .which(HOLLOW)
                 .careful("Eyes, ears, dust: " + SilicaTask.CHIPPER.control() + ".")
-                .until(Gate.sound());
+                .until(Gates.sound());
     }
 
     static Step edges(Work work, String does, String why) {
@@ -87,7 +87,7 @@ final class Steps {
     private static Step dry(double hours, boolean fan, String does, String why) {
         return Step.of(Works.DRY, "Dry " + words(hours), does, why)
                 .dwells(Step.hours(hours))
-                .until(Gate.dry(hours, fan));
+                .until(Gates.dry(hours, fan));
     }
 
     private static String words(double hours) {
@@ -97,28 +97,28 @@ final class Steps {
     /** After vacuuming. */
     static Step rub(String title, String does) {
         return Step.of(Works.VACUUM_OFF, title, does, "Dust is a release layer.")
-                .until(Gate.rub())
+                .until(Gates.rub())
                 .closes();
     }
 
     static Step drop(String does, String why) {
         return Step.of(Works.CHECK, "Drop water once more", does, why)
                 .which("drop")
-                .until(Gate.soaks())
+                .until(Gates.soaks())
                 .closes();
     }
 
     static Step compare(ProfileNeed need, String does, String why) {
         return Step.of(Works.CHECK, "Compare the profile", does, why)
                 .which("profile")
-                .until(Gate.profile(need))
+                .until(Gates.profile(need))
                 .closes();
     }
 
     static Step vacuumLast(String title) {
         return Step.of(Works.VACUUM_OFF, title, "Edges, joints, doorways.", "Wind and boots bring it back.")
                 .which("last")
-                .until(Gate.noDust())
+                .until(Gates.noDust())
                 .closes();
     }
 

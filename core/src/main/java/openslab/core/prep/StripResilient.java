@@ -2,10 +2,10 @@ package openslab.core.prep;
 
 import java.util.List;
 import java.util.Set;
+import openslab.core.course.Step;
 import openslab.core.floor.Substrate;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
-import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -58,7 +58,7 @@ final class StripResilient implements PrepMethod {
                         "Separate buckets and mops for strip, rinse and finish.",
                         "Residue makes the finish powder off.")
                 .careful("Slippery. " + Steps.DISPOSAL)
-                .until(Gate.residue());
+                .until(Gates.residue());
         return List.of(
                 Step.of(
                         Works.DUST_MOP,
@@ -72,7 +72,7 @@ final class StripResilient implements PrepMethod {
                                 "175 rpm machine, black pad; square pad along the walls; pick the slurry up before it dries.",
                                 "Polish in the corners shows first.")
                         .careful(Steps.UNTRAINED)
-                        .until(Gate.nothingLifts())
+                        .until(Gates.nothingLifts())
                         .failingRepeats(lay.id()),
                 rinse,
                 Steps.dryResilient(condition.substrate()),
@@ -81,7 +81,7 @@ final class StripResilient implements PrepMethod {
                                 "Prime where it is worn",
                                 "Where the print shows or water darkens it.",
                                 "A worn floor drinks unevenly.")
-                        .until(Gate.noDust())
+                        .until(Gates.noDust())
                         .closes());
     }
 

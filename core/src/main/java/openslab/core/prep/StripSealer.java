@@ -3,9 +3,9 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.course.Step;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
-import openslab.core.prep.work.Works;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -79,7 +79,7 @@ final class StripSealer implements PrepMethod {
                         "Fresh water, separate buckets.",
                         "Residue is a release layer.")
                 .careful(Steps.DISPOSAL)
-                .until(Gate.residue());
+                .until(Gates.residue());
         Step dry = Steps.dry(
                 Steps.CONCRETE_DRIES_H, "A fan is fine for wash water.", "A drop on a wet floor says nothing.");
         return List.of(
@@ -95,7 +95,7 @@ final class StripSealer implements PrepMethod {
                                 "Where the film was, and beside it.",
                                 "If it still beads, some of it is left.")
                         .which("drop")
-                        .until(Gate.soaks())
+                        .until(Gates.soaks())
                         .failingRepeats(lift.id(), rinse.id(), dry.id()),
                 Steps.walkAgain("Key in a new walk-over: the profile is opened by what is found then."));
     }

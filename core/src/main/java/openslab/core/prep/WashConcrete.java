@@ -3,9 +3,9 @@ package openslab.core.prep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import openslab.core.course.Step;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
-import openslab.core.prep.work.Works;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
@@ -62,7 +62,7 @@ final class WashConcrete implements PrepMethod {
                         "Nearer, the jet cuts stripes; take off 90 to 95 % of the powder, what is pressed into the lows stays.")
                 .careful(Steps.DISPOSAL + " The jet cuts skin: boots and goggles.")
                 .mixes(Dose.of(SPREAD, Chemical.DISH_SOAP))
-                .until(Gate.residue());
+                .until(Gates.residue());
         Step dry = Steps.dry(
                 Steps.CONCRETE_DRIES_H,
                 "After rain in the night until no patch is dark.",
@@ -77,7 +77,7 @@ final class WashConcrete implements PrepMethod {
                                 "Fingers across the dry floor.",
                                 "Dust is a release layer: scrub and rinse it again.")
                         .which("rub")
-                        .until(Gate.rub())
+                        .until(Gates.rub())
                         .failingRepeats(wash.id(), dry.id())
                         .closes(),
                 Step.of(
@@ -86,7 +86,7 @@ final class WashConcrete implements PrepMethod {
                                 "In three places.",
                                 "If water cannot get in, neither can the sealer.")
                         .which("drop")
-                        .until(Gate.soaks())
+                        .until(Gates.soaks())
                         .closes(),
                 Steps.compare(need, "By hand, against the plaques.", "A thin film wants a light suede."));
     }

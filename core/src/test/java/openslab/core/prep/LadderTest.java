@@ -76,7 +76,7 @@ public class LadderTest {
     @Test
     public void no_ladder_is_stronger_than_its_label() {
         for (Chemical c : Chemical.values()) {
-            assertEquals(Chemical.of(c.id()), c);
+            assertEquals(Chemical.find(c.id()).orElseThrow(), c);
             assertTrue(c.usual().thinness() <= c.weakest().thinness() + 1e-9, c.label());
             assertTrue(c.usual().thinness() >= c.strongest().thinness() - 1e-9, c.label());
             if (c.usual().isBags()) {

@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import openslab.core.Formula;
+import openslab.core.course.Step;
+import openslab.core.course.Wait;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.plan.Flaws;
 import openslab.core.floor.plan.Room;
@@ -98,7 +100,7 @@ public class RepairTest {
         assertEquals(figure(r, "lifts").value(), (double) lifts);
         assertEquals(r.steps().size(), lifts);
         assertEquals(figure(r, "patching mortar").value(), 4 * depthIn * INCH * 1000, 1e-9);
-        assertTrue(r.steps().stream().allMatch(s -> s.waitMin() == 120));
+        assertTrue(r.steps().stream().allMatch(s -> s.waits().equals(new Wait.Fixed(120))));
         assertTrue(depthIn * INCH / lifts <= liftIn * INCH + 1e-12);
     }
 

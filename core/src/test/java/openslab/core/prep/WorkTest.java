@@ -12,21 +12,21 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import openslab.core.Formula;
-import openslab.core.prep.silica.Airflow;
-import openslab.core.prep.silica.Respirator;
-import openslab.core.prep.silica.Shift;
-import openslab.core.prep.silica.SilicaTask;
+import openslab.core.course.Staging;
+import openslab.core.course.Step;
+import openslab.core.course.work.Effort;
+import openslab.core.course.work.Paces;
+import openslab.core.course.work.Work;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
-import openslab.core.prep.work.Effort;
-import openslab.core.prep.work.Paces;
-import openslab.core.prep.work.Staging;
-import openslab.core.prep.work.Work;
-import openslab.core.prep.work.Works;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.silica.Airflow;
+import openslab.core.silica.Respirator;
+import openslab.core.silica.Shift;
+import openslab.core.silica.SilicaTask;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -290,7 +290,8 @@ public class WorkTest {
                 .findFirst()
                 .orElseThrow();
         assertEquals(vacuum.steps(), List.of("sweep", "sweep.again"));
-        staging.things().forEach(t -> assertTrue(Staging.knows(t.id()), t.id()));
-        assertFalse(Staging.knows("chemical:lemonade") || Staging.knows("ladder"));
+        staging.things().forEach(t -> assertTrue(Things.label(t.id()).isPresent(), t.id()));
+        assertTrue(Things.label("chemical:lemonade").isEmpty()
+                && Things.label("ladder").isEmpty());
     }
 }

@@ -8,14 +8,14 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import openslab.core.course.Progress;
+import openslab.core.course.Staging;
+import openslab.core.course.work.Effort;
+import openslab.core.course.work.Item;
 import openslab.core.job.PrepReport;
 import openslab.core.job.PrepSheet;
 import openslab.core.job.ZoneReport;
-import openslab.core.prep.Course;
 import openslab.core.prep.wash.WashMix;
-import openslab.core.prep.work.Effort;
-import openslab.core.prep.work.Item;
-import openslab.core.prep.work.Staging;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
 import openslab.server.job.Forms;
@@ -100,7 +100,7 @@ final class PrepSheetPage {
             page.tag("p class=\"hold\"", "Caution. " + step.caution());
         }
         PrepSheet.StepSheet sheet = sheets.get(step.id());
-        if (step.timed() || step.waitMin() == 0) {
+        if (step.timed() || step.waits().isEmpty()) {
             effort(sheet.effort());
         }
         sheet.mix().ifPresent(this::mix);
@@ -108,7 +108,7 @@ final class PrepSheetPage {
             page.tag("p", sheet.mixWaits());
         }
         step.ready()
-                .filter(r -> step.state() == Course.State.RUNNING)
+                .filter(r -> step.progress() == Progress.RUNNING)
                 .ifPresent(r -> page.tag(
                         "p", "Runs since " + page.at(step.started().orElseThrow()) + ", ready " + page.at(r) + "."));
         step.gate().ifPresent(this::gate);
@@ -116,9 +116,9 @@ final class PrepSheetPage {
     }
 
     private static String state(PrepReport.StepReport step) {
-        return switch (step.state()) {
-            case DONE -> ", done";
-            case FAILED -> ", failed";
+        return switch (step.progress()) {
+            case DONE, FAILED -> ", " + step.word();
+            case PARTLY -> ", " + step.word() + (step.left().isEmpty() ? "" : ", " + step.left() + " left");
             case OPEN, WAITING, RUNNING -> "";
         };
     }

@@ -24,8 +24,8 @@ import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFields;
 import openslab.core.prep.PrepMethods;
 import openslab.core.prep.SiteLimit;
-import openslab.core.prep.work.Staging;
-import openslab.core.prep.work.Works;
+import openslab.core.prep.Things;
+import openslab.core.prep.Works;
 import openslab.core.product.Exposure;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
@@ -354,7 +354,7 @@ public final class Forms {
             }
             case DONE -> Works.ofStep("subject", subject).doneFields();
             case TICK -> {
-                if (!Staging.knows(subject)) {
+                if (Things.label(subject).isEmpty()) {
                     throw new InvalidInput("subject", subject, "a thing of the staging list, by its id");
                 }
                 yield List.of();

@@ -18,8 +18,8 @@ import openslab.core.job.Stratum;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.mix.Buying;
-import openslab.core.prep.work.Staging;
-import openslab.core.prep.work.Works;
+import openslab.core.prep.Things;
+import openslab.core.prep.Works;
 import openslab.core.survey.TestMethods;
 import openslab.core.survey.area.Defect;
 import openslab.server.product.SheetStore;
@@ -268,7 +268,7 @@ public class JobViews {
             case BEGUN -> Works.ofStep("subject", e.subject()).title() + " begun";
             case DONE ->
                 Works.ofStep("subject", e.subject()).title() + " done" + (values.isEmpty() ? "" : ": " + values);
-            case TICK -> "Lies ready: " + Staging.label(e.subject());
+            case TICK -> "Lies ready: " + Things.label(e.subject()).orElse(e.subject());
             case PLACE -> "Place marked: " + values;
             case SET -> TestMethods.of(e.subject()).about().title() + " set out";
             case AREA -> "Drawn: " + Defect.valueOf(e.subject()).label();

@@ -53,8 +53,7 @@ public record Ladder(
     public record Square(Chemical chemical, double water, double dwellMin, Result result) {
         /** Whether its strength is one that the label knows. */
         public boolean isOnLabel() {
-            return water >= chemical.strongest().water() - SAME
-                    && water <= chemical.weakest().water() + SAME;
+            return chemical.isOnLabel(water);
         }
     }
 

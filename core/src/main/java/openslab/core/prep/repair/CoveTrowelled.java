@@ -3,9 +3,9 @@ package openslab.core.prep.repair;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import openslab.core.prep.Gate;
-import openslab.core.prep.Step;
-import openslab.core.prep.work.Works;
+import openslab.core.course.Step;
+import openslab.core.prep.Gates;
+import openslab.core.prep.Works;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -32,7 +32,7 @@ final class CoveTrowelled implements RepairRule {
                 .careful("Amine hardener: gloves; it makes skin sensitive for good.")
                 .over(metres)
                 .dwells(damage.patch().setsMin())
-                .until(Gate.set());
+                .until(Gates.set());
         return Optional.of(new Repair(
                 "cove", "Cove", List.of(step), figures, "", Source.commonPractice("thickened epoxy with sand")));
     }

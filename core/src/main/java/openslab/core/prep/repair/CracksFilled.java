@@ -3,17 +3,17 @@ package openslab.core.prep.repair;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.course.Step;
 import openslab.core.floor.joint.Cracks;
 import openslab.core.floor.plan.Flaws;
-import openslab.core.prep.Gate;
-import openslab.core.prep.Step;
-import openslab.core.prep.silica.SilicaTask;
-import openslab.core.prep.work.Works;
+import openslab.core.prep.Gates;
+import openslab.core.prep.Works;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
+import openslab.core.silica.SilicaTask;
 
 /** Cracks chased open, taped, filled, sand broadcast into the wet filler. What the width asks for is {@link Cracks}'s. */
 final class CracksFilled implements RepairRule {
@@ -85,7 +85,7 @@ final class CracksFilled implements RepairRule {
                     .which(String.valueOf(lift))
                     .over(length)
                     .dwells(patch.setsMin())
-                    .until(Gate.set()));
+                    .until(Gates.set()));
         }
         return steps;
     }

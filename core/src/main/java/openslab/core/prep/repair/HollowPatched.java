@@ -3,9 +3,9 @@ package openslab.core.prep.repair;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import openslab.core.prep.Gate;
-import openslab.core.prep.Step;
-import openslab.core.prep.work.Works;
+import openslab.core.course.Step;
+import openslab.core.prep.Gates;
+import openslab.core.prep.Works;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
@@ -62,7 +62,7 @@ final class HollowPatched implements RepairRule {
                     .which(String.valueOf(lift))
                     .over(m2)
                     .dwells(patch.setsMin())
-                    .until(Gate.set()));
+                    .until(Gates.set()));
         }
         return steps;
     }

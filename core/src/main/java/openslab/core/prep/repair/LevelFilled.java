@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import openslab.core.course.Step;
 import openslab.core.floor.level.Gap;
-import openslab.core.prep.Gate;
-import openslab.core.prep.Step;
-import openslab.core.prep.work.Works;
+import openslab.core.prep.Gates;
+import openslab.core.prep.Works;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -35,7 +35,7 @@ final class LevelFilled implements RepairRule {
                                         damage.patch().liftM()) + ".",
                         "Water stands in a low place, and a film is thick there.")
                 .dwells(damage.patch().setsMin())
-                .until(Gate.set());
+                .until(Gates.set());
         var figures = new ArrayList<Figure>();
         fill.ifPresent(figures::add);
         gaps.forEach(g -> figures.add(g.gap()));

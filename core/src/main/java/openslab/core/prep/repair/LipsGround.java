@@ -3,15 +3,15 @@ package openslab.core.prep.repair;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import openslab.core.course.Step;
 import openslab.core.floor.level.Lip;
 import openslab.core.floor.plan.Flaws;
-import openslab.core.prep.Step;
-import openslab.core.prep.silica.SilicaTask;
-import openslab.core.prep.work.Works;
+import openslab.core.prep.Works;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.Worksheet;
+import openslab.core.silica.SilicaTask;
 
 /** Lips that may not stay, ground and sloped back. */
 final class LipsGround implements RepairRule {

@@ -3,10 +3,10 @@ package openslab.core.prep.repair;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import openslab.core.course.Step;
 import openslab.core.floor.plan.Flaws;
-import openslab.core.prep.Gate;
-import openslab.core.prep.Step;
-import openslab.core.prep.work.Works;
+import openslab.core.prep.Gates;
+import openslab.core.prep.Works;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -28,7 +28,7 @@ final class MovingCracks implements RepairRule {
                         "Say in writing what is not promised",
                         "Cracks that move: " + which + ".",
                         "No filler and no coat holds a crack that opens and closes.")
-                .until(Gate.told());
+                .until(Gates.told());
         return Optional.of(new Repair(
                 "moving-cracks",
                 "Cracks that move",

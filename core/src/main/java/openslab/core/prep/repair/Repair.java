@@ -1,7 +1,7 @@
 package openslab.core.prep.repair;
 
 import java.util.List;
-import openslab.core.prep.Step;
+import openslab.core.course.Step;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 

@@ -1,5 +1,6 @@
 package openslab.core.prep.wash;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -119,6 +120,9 @@ public enum Chemical {
         }
     }
 
+    /** Strengths nearer than this are one. */
+    private static final double SAME = 1e-6;
+
     private final String label;
     private final Family family;
     private final String weakest;
@@ -140,9 +144,19 @@ public enum Chemical {
         return name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    /** @param id as {@link #id} has it */
-    public static Chemical of(String id) {
-        return valueOf(id.toUpperCase(Locale.ROOT).replace('-', '_'));
+    /** @param id as {@link #id} has it; empty where there is none of this id, or none any more */
+    public static Optional<Chemical> find(String id) {
+        return Arrays.stream(values()).filter(c -> c.id().equals(id)).findFirst();
+    }
+
+    /** How a tick names it: "chemical:etch-liquid". */
+    public String thing() {
+        return "chemical:" + id();
+    }
+
+    /** Whether {@code water} parts of it to one are a strength that the label knows. */
+    public boolean isOnLabel(double water) {
+        return water >= strongest().water() - SAME && water <= weakest().water() + SAME;
     }
 
     public String label() {

@@ -1,46 +1,27 @@
 package openslab.core.prep;
 
+import static openslab.core.course.Gate.DRIED;
+import static openslab.core.course.Gate.is;
+
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
-import java.util.function.Predicate;
+import openslab.core.course.Gate;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
-import openslab.core.quantity.Value;
 
-/**
- * A quick test that lets the next step start.
- *
- * @param needed what passes, in words
- * @param again what to do when it fails
- * @param ladder whether a failure is a rung of a ladder and undoes nothing
- */
-public record Gate(
-        String id,
-        String title,
-        List<Field> fields,
-        String needed,
-        String again,
-        Source source,
-        boolean ladder,
-        Predicate<Map<String, Value>> passes) {
-
+/** Every gate of preparation. */
+public final class Gates {
     /** Its entries are a ladder of strengths. */
     public static final String PATCH = "patch";
-
-    /** How long it was dry, where a gate asks; it cannot be longer than since it was wet. */
-    static final String DRIED = "dried";
 
     private static final Source PRACTICE = Source.commonPractice("");
 
     /** What repairs are proved by, whichever method they stand in. */
     static final List<Gate> OF_REPAIRS = List.of(told(), set());
 
-    private static boolean is(Map<String, Value> values, String field, String choice) {
-        return values.get(field).typed().equals(choice);
-    }
+    private Gates() {}
 
     private static Gate choice(
             String id, String title, String pass, String passLabel, String fail, String failLabel, String again) {

@@ -1,4 +1,4 @@
-package openslab.core.prep.work;
+package openslab.core.course.work;
 
 import java.util.List;
 import java.util.Map;

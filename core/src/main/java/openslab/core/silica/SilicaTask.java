@@ -1,8 +1,8 @@
-package openslab.core.prep.silica;
+package openslab.core.silica;
 
-import static openslab.core.prep.silica.Respirator.APF_10;
-import static openslab.core.prep.silica.Respirator.APF_25;
-import static openslab.core.prep.silica.Respirator.NONE;
+import static openslab.core.silica.Respirator.APF_10;
+import static openslab.core.silica.Respirator.APF_25;
+import static openslab.core.silica.Respirator.NONE;
 
 import java.util.Optional;
 import openslab.core.quantity.Bound;

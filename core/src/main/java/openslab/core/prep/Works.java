@@ -1,17 +1,18 @@
-package openslab.core.prep.work;
+package openslab.core.prep;
 
-import static openslab.core.prep.work.Item.*;
+import static openslab.core.course.work.Item.*;
 
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import openslab.core.prep.silica.SilicaTask;
-import openslab.core.prep.work.Work.Per;
+import openslab.core.course.work.Work;
+import openslab.core.course.work.Work.Per;
 import openslab.core.quantity.InvalidInput;
+import openslab.core.silica.SilicaTask;
 
 /**
- * Every kind of work there is. Paces (of one person), wear, water and depths are OURS, to begin with: no book gives them, and
+ * Every kind of work of preparation. Paces (of one person), wear, water and depths are OURS, to begin with: no book gives them, and
  * the crew's own log beats them.
  */
 public final class Works {

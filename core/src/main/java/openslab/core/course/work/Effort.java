@@ -1,16 +1,16 @@
-package openslab.core.prep.work;
+package openslab.core.course.work;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import openslab.core.prep.silica.Airflow;
-import openslab.core.prep.silica.Respirator;
-import openslab.core.prep.silica.SilicaTask;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
+import openslab.core.silica.Airflow;
+import openslab.core.silica.Respirator;
+import openslab.core.silica.SilicaTask;
 
 /**
  * What a piece of work comes to on one floor.

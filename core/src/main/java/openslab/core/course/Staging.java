@@ -1,16 +1,14 @@
-package openslab.core.prep.work;
+package openslab.core.course;
 
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import openslab.core.prep.Step;
-import openslab.core.prep.wash.Chemical;
+import openslab.core.course.work.Item;
 
 /**
  * What lies ready before a clock is started: the first stir starts it, and nobody fetches goggles then.
@@ -32,15 +30,6 @@ public record Staging(List<Thing> things) {
     /** @param key of the log entry, to be struck when it was a mistake */
     public record Tick(String key, String thing, Instant at, String by) {}
 
-    private static final String CHEMICAL = "chemical:";
-
-    private static final Map<String, String> LABELS = new LinkedHashMap<>();
-
-    static {
-        Arrays.stream(Item.values()).forEach(i -> LABELS.put(i.id(), i.label()));
-        Arrays.stream(Chemical.values()).forEach(c -> LABELS.put(CHEMICAL + c.id(), c.label()));
-    }
-
     /** OURS: what was laid out yesterday is looked at again. */
     private static final Duration HOLDS = Duration.ofHours(24);
 
@@ -49,11 +38,7 @@ public record Staging(List<Thing> things) {
         Map<String, Thing> things = new LinkedHashMap<>();
         for (Step step : steps) {
             step.work().items().forEach(i -> add(things, i.id(), i.label(), i.kind(), step.id()));
-            step.dose().ifPresent(d -> {
-                Chemical usual = d.any().get(0);
-                String label = d.any().size() == 1 ? usual.label() : usual.label() + " or what was tried";
-                add(things, CHEMICAL + usual.id(), label, Item.Kind.CHEMICAL, step.id());
-            });
+            step.mix().ifPresent(m -> add(things, m.thing(), m.label(), Item.Kind.CHEMICAL, step.id()));
         }
         return new Staging(things.values().stream()
                 .map(t -> ticks.stream()
@@ -82,15 +67,5 @@ public record Staging(List<Thing> things) {
                         .map(Thing::label)
                         .toList()
                 : List.of();
-    }
-
-    /** Whether a tick may be about this. */
-    public static boolean knows(String thing) {
-        return LABELS.containsKey(thing);
-    }
-
-    /** What a tick that may be is about, in words. */
-    public static String label(String thing) {
-        return LABELS.getOrDefault(thing, thing);
     }
 }

@@ -1,4 +1,4 @@
-package openslab.core.prep.silica;
+package openslab.core.silica;
 
 /** What is worn over the face, by its assigned protection factor (29 CFR 1910.134, from memory). */
 public enum Respirator {

@@ -1,4 +1,4 @@
-package openslab.core.prep.silica;
+package openslab.core.silica;
 
 import java.util.ArrayList;
 import java.util.List;

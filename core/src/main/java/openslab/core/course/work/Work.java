@@ -1,14 +1,14 @@
-package openslab.core.prep.work;
+package openslab.core.course.work;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import openslab.core.prep.silica.SilicaTask;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
+import openslab.core.silica.SilicaTask;
 
 /**
- * A kind of work. A new one is one line in {@link Works}.
+ * A kind of work. A new one is one line in the list of the stage that does it.
  *
  * @param pace of one person: m² or m an hour, or the hours it takes where it is measured by neither
  * @param hands how many do it
@@ -64,6 +64,9 @@ public record Work(
     /** What one of it lasts for, m² or m. */
     public record Wear(String label, double lasts) {}
 
+    /** The field that says how much of it was done, m² or m. */
+    public static final String AMOUNT = "amount";
+
     private static final double MOST = 100_000;
 
     private static final double SLOWEST = 0.05;
@@ -74,30 +77,30 @@ public record Work(
         wears = List.copyOf(wears);
     }
 
-    static Work of(String id, String title, Per per, double pace, Item... items) {
+    public static Work of(String id, String title, Per per, double pace, Item... items) {
         return new Work(id, title, per, pace, 1, List.of(items), List.of(), 0, 0, 0, Optional.empty());
     }
 
-    Work hands(int n) {
+    public Work hands(int n) {
         return new Work(id, title, per, pace, n, items, wears, waterLPerM2, dustM, wheelM, silica);
     }
 
-    Work wears(String label, double lasts) {
+    public Work wears(String label, double lasts) {
         var more = new ArrayList<>(wears);
         more.add(new Wear(label, lasts));
         return new Work(id, title, per, pace, hands, items, more, waterLPerM2, dustM, wheelM, silica);
     }
 
-    Work wet(double litresPerM2) {
+    public Work wet(double litresPerM2) {
         return new Work(id, title, per, pace, hands, items, wears, litresPerM2, dustM, wheelM, silica);
     }
 
     /** @param depthM of concrete that goes */
-    Work dust(double depthM, SilicaTask task) {
+    public Work dust(double depthM, SilicaTask task) {
         return new Work(id, title, per, pace, hands, items, wears, waterLPerM2, depthM, wheelM, Optional.of(task));
     }
 
-    Work wheel(double diameterM) {
+    public Work wheel(double diameterM) {
         return new Work(id, title, per, pace, hands, items, wears, waterLPerM2, dustM, diameterM, silica);
     }
 
@@ -109,7 +112,7 @@ public record Work(
     public List<Field> doneFields() {
         var fields = new ArrayList<Field>();
         if (per != Per.ONCE) {
-            fields.add(Field.quantity("amount", "Done", per.usAmount, per.metricAmount, 0.01, MOST, "")
+            fields.add(Field.quantity(AMOUNT, "Done", per.usAmount, per.metricAmount, 0.01, MOST, "")
                     .ifWanted());
         }
         fields.add(Field.quantity("hours", "Hours worked", Unit.HOUR, 0.01, 1000, "")

@@ -1,4 +1,4 @@
-package openslab.core.prep.silica;
+package openslab.core.silica;
 
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;

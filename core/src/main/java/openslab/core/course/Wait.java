@@ -1,0 +1,98 @@
+package openslab.core.course;
+
+import java.time.Instant;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import openslab.core.air.SlabHistory;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Unit;
+
+/** What has to pass before a step is through: seconds or days, by the clock, by the slab's temperature, or until it looks so. */
+public sealed interface Wait {
+    /** Nothing has to pass. */
+    Wait NONE = new Fixed(0);
+
+    /** So many minutes; half a one is a wait like any other. */
+    record Fixed(double minutes) implements Wait {
+        @Override
+        public Timer from(Instant began, SlabHistory slab) {
+            return new Timer(began, Optional.of(after(began, minutes)), Optional.empty());
+        }
+
+        @Override
+        public String words() {
+            return minutes == 0 ? "" : span(minutes);
+        }
+    }
+
+    /** As a sheet's clock has it at the slab's temperature. */
+    record ByTemperature(Timing timing) implements Wait {
+        @Override
+        public Timer from(Instant began, SlabHistory slab) {
+            OptionalDouble slabC = slab.nearest(began);
+            OptionalDouble minutes = slabC.isPresent() ? timing.minutes(slabC.getAsDouble()) : OptionalDouble.empty();
+            return new Timer(
+                    began,
+                    minutes.isPresent() ? Optional.of(after(began, minutes.getAsDouble())) : Optional.empty(),
+                    Optional.empty());
+        }
+
+        @Override
+        public String words() {
+            return "as the slab has it";
+        }
+    }
+
+    /**
+     * Until it looks so, and nobody can say when.
+     *
+     * @param lookMin minutes until the first look
+     * @param usualMin minutes after which it is usually through, never less than {@code lookMin}
+     */
+    record Open(double lookMin, double usualMin, String until) implements Wait {
+        @Override
+        public Timer from(Instant began, SlabHistory slab) {
+            return new Timer(began, Optional.of(after(began, lookMin)), Optional.of(after(began, usualMin)));
+        }
+
+        @Override
+        public String words() {
+            return "usually " + span(usualMin) + ", first look after " + span(lookMin);
+        }
+    }
+
+    /** Minutes by temperature; empty outside of what is known. */
+    @FunctionalInterface
+    interface Timing {
+        OptionalDouble minutes(double slabC);
+    }
+
+    /**
+     * A wait that has begun.
+     *
+     * @param ready when it is through, or first looked at; empty where no temperature says when
+     * @param usual when it is usually through, where only a look can tell
+     */
+    record Timer(Instant started, Optional<Instant> ready, Optional<Instant> usual) {}
+
+    Timer from(Instant began, SlabHistory slab);
+
+    /** How long it takes, in words; empty where nothing has to pass. */
+    String words();
+
+    /** Whether anything has to pass at all. */
+    default boolean isAny() {
+        return !equals(NONE);
+    }
+
+    private static String span(double minutes) {
+        if (minutes < 1) {
+            return Math.round(minutes * 60) + " s";
+        }
+        return minutes < 60 ? Math.round(minutes) + " min" : Show.number(Unit.HOUR.fromBase(minutes), 0) + " h";
+    }
+
+    private static Instant after(Instant began, double minutes) {
+        return began.plusMillis(Math.round(minutes * 60_000));
+    }
+}
