@@ -1489,7 +1489,9 @@ export interface components {
             sheet: string;
         };
         LayerReport: {
+            against: components["schemas"]["Finding"][];
             amount: components["schemas"]["FigureView"];
+            asksReason: boolean;
             /** Format: int32 */
             batchesLogged: number;
             batching?: components["schemas"]["Batching"];
@@ -1628,6 +1630,7 @@ export interface components {
             };
         };
         LogView: {
+            against: string[];
             /** Format: date-time */
             at: string;
             by: string;
@@ -2271,6 +2274,17 @@ export interface components {
             symbol: string;
             value: string;
         };
+        Stood: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            findings: components["schemas"]["Finding"][];
+            key: string;
+            /** @enum {string} */
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "STRIKE";
+            subject: string;
+            why: string;
+        };
         Stratum: {
             detail: string;
             /** Format: double */
@@ -2454,6 +2468,7 @@ export interface components {
             area: components["schemas"]["FigureView"];
             areas: components["schemas"]["Judged"][];
             clocks: components["schemas"]["RunningClock"][];
+            conduct: components["schemas"]["Stood"][];
             id: string;
             layers: components["schemas"]["LayerReport"][];
             limits?: components["schemas"]["Limits"];

@@ -52,6 +52,7 @@
         <span class="what">
           <b>{entry.zone}{entry.place ? `, ${entry.place}` : ''}</b>
           {entry.what}{entry.note ? `: ${entry.note}` : ''}
+          {#if entry.against.length > 0}<small>against it: {entry.against.join('; ')}</small>{/if}
           {#if entry.struck}<em>struck</em>{/if}
         </span>
         <span class="by">{entry.by}</span>
@@ -113,6 +114,11 @@
   .struck .what {
     text-decoration: line-through;
     color: var(--ink-soft);
+  }
+
+  small {
+    display: block;
+    color: var(--stop);
   }
 
   em {

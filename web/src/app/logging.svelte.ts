@@ -10,6 +10,8 @@ const NOBODY = 'somebody';
 /** A form that writes to the log of one zone. Sent again, it says the very same, the minute included. */
 export class Logging extends FormState {
   by = $state(person.name);
+  /** Why it was done although something stands against it. */
+  why = $state('');
   #words = '';
   #at = '';
 
@@ -23,7 +25,7 @@ export class Logging extends FormState {
   ): Promise<boolean> {
     // the name may have become known since this form was opened
     this.by ||= person.name;
-    const said = { kind, subject, place: '', by: this.by, note: '', values: {}, ...more };
+    const said = { kind, subject, place: '', by: this.by, note: this.why, values: {}, ...more };
     const words = JSON.stringify([zoneId, said]);
     if (words !== this.#words) {
       this.#words = words;
@@ -33,6 +35,7 @@ export class Logging extends FormState {
     const taken = await this.send([zoneId, form], (key) => desk.log(zoneId, key, form));
     if (taken) {
       this.#words = '';
+      this.why = '';
       if (form.by !== NOBODY) {
         person.remember(form.by);
       }

@@ -3,6 +3,7 @@
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import { known } from '../../app/reference.svelte';
+  import WhyEntry from '../../app/WhyEntry.svelte';
   import Button from '../../parts/Button.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
@@ -18,8 +19,6 @@
   let { desk, job, zone, layer }: Props = $props();
   let mixing = $state(false);
   let values = $state<Record<string, string>>({});
-  let reason = $state('');
-  const prepared = $derived(zone.report.prep.mark === 'DONE');
   const sending = new Logging();
   const fields = $derived(known.view?.batch ?? []);
   const liquid = $derived(layer.sheet.liquid !== undefined);
@@ -34,10 +33,8 @@
 
   async function log(kind: 'BATCH' | 'COAT') {
     const found = kind === 'BATCH' ? { ...values } : {};
-    const note = prepared ? '' : reason;
-    if (await sending.write(desk, zone.id, kind, layer.id, { values: found, note })) {
+    if (await sending.write(desk, zone.id, kind, layer.id, { values: found })) {
       mixing = false;
-      reason = '';
     }
   }
 </script>
@@ -49,14 +46,7 @@
       shown={['by', 'note', ...fields.map((f) => `values.${f.id}`)]}
     />
     <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
-    {#if !prepared}
-      <TextEntry
-        label="Why it goes on all the same"
-        hint="preparation is not through its gates; what went on anyway is logged with its reason"
-        fault={sending.fault('note')}
-        bind:value={reason}
-      />
-    {/if}
+    <WhyEntry {sending} asked={layer.asksReason} />
     {#if mixing}
       {#each fields as field (field.id)}
         <FieldEntry

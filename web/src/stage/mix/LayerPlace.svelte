@@ -1,8 +1,10 @@
 <script lang="ts">
   import type { JobView, LayerReport, ZoneView } from '../../api/types';
+  import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
+  import { when } from '../../parts/time';
   import FindingRow from '../survey/FindingRow.svelte';
   import { shelfHref } from '../../app/route.svelte';
   import BatchTable from './BatchTable.svelte';
@@ -19,11 +21,7 @@
   }
 
   let { desk, job, zone, layer }: Props = $props();
-  const prepared = $derived(zone.report.prep.mark === 'DONE');
-  const allowed = $derived(
-    zone.report.survey.verdict === 'GO' || zone.report.survey.verdict === 'WATCH',
-  );
-  const held = $derived(layer.mark === 'NOT_STARTED' && !(prepared && allowed));
+  const stood = $derived(zone.report.conduct.filter((s) => s.subject === layer.id));
   const buying = $derived(
     job.buying.find((b) => b.uses.some((u) => u.zone === zone.id && u.layer === layer.id)),
   );
@@ -35,14 +33,30 @@
   <Mark mark={layer.mark} />
   <a href={shelfHref(layer.sheet.slug)}>{layer.sheet.name}</a>
 </header>
-{#if held}
-  <p class="held">
-    <Mark mark="HOLD" />
-    {allowed
-      ? 'Preparation has gates that are not passed yet.'
-      : 'The slab survey does not let this floor be coated yet.'} The figures below are for planning.
-  </p>
+{#if layer.against.length > 0}
+  <h2>Against putting it on now</h2>
+  <ul>
+    {#each layer.against as finding, i (i)}
+      <FindingRow {desk} {finding} timeZone={job.facts.timeZone} />
+    {/each}
+  </ul>
+  <p class="aside">The figures below are for planning.</p>
 {/if}
+{#each stood as entry (entry.key)}
+  <h2>
+    {entry.kind === 'BATCH' ? 'Batch' : 'Coat'} of {when(
+      new Date(entry.at),
+      job.facts.timeZone,
+      appClock.now,
+    )}: what stood against it
+  </h2>
+  {#if entry.why}<p class="aside">{entry.by}: {entry.why}</p>{/if}
+  <ul>
+    {#each entry.findings as finding, i (i)}
+      <FindingRow {desk} {finding} timeZone={job.facts.timeZone} />
+    {/each}
+  </ul>
+{/each}
 
 {#if layer.findings.length > 0}
   <ul>
@@ -133,13 +147,13 @@
     font-size: 20px;
   }
 
-  .held {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px 12px;
-    padding: 8px 12px;
-    margin-block-start: 10px;
-    background: var(--hold-wash);
+  ul {
+    margin-block: 4px 8px;
+  }
+
+  .aside {
+    color: var(--ink-soft);
+    margin-block-end: 10px;
   }
 
   dl {

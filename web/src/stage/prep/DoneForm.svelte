@@ -3,6 +3,7 @@
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
+  import WhyEntry from '../../app/WhyEntry.svelte';
   import Button from '../../parts/Button.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
@@ -55,8 +56,9 @@
   <form onsubmit={save} novalidate>
     <Trouble
       problem={sending.problem}
-      shown={['by', ...sheet.fields.map((f) => `values.${f.id}`)]}
+      shown={['by', 'note', ...sheet.fields.map((f) => `values.${f.id}`)]}
     />
+    <WhyEntry {sending} />
     <div class="grid">
       {#each sheet.fields as field (field.id)}
         <FieldEntry

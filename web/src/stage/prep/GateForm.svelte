@@ -2,6 +2,7 @@
   import type { GateReport, JobView, StepReport, Units, ZoneView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
+  import WhyEntry from '../../app/WhyEntry.svelte';
   import Button from '../../parts/Button.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
@@ -24,7 +25,7 @@
   let earlier = $state('');
   const sending = new Logging();
 
-  const shown = $derived(['by', 'at', ...gate.fields.map((f) => `values.${f.id}`)]);
+  const shown = $derived(['by', 'at', 'note', ...gate.fields.map((f) => `values.${f.id}`)]);
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
@@ -50,6 +51,7 @@
   {#if open}
     <form onsubmit={save} novalidate>
       <Trouble problem={sending.problem} {shown} />
+      <WhyEntry {sending} />
       {#each gate.fields as field (field.id)}
         <FieldEntry
           {field}

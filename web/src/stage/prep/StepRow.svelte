@@ -80,6 +80,9 @@
         {#if sheet && ladder}
           <PatchLadder {desk} {job} {zone} {step} ladders={sheet.ladders} />
         {/if}
+        {#if sheet && step.progress === 'WAITING' && (sheet.effort.amount || !step.gate)}
+          <DoneForm {desk} {job} {zone} {step} {sheet} />
+        {/if}
         {#if step.gate && !ladder && step.progress === 'DONE'}
           <GateForm {desk} {job} {zone} gate={step.gate} progress={step.progress} />
         {/if}

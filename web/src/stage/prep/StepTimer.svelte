@@ -4,6 +4,7 @@
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import { person } from '../../app/person.svelte';
+  import WhyEntry from '../../app/WhyEntry.svelte';
   import Button from '../../parts/Button.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
@@ -40,15 +41,17 @@
   </p>
 {/if}
 {#if step.timed && stands(step)}
-  <Trouble problem={sending.problem} shown={['by']} />
+  <Trouble problem={sending.problem} shown={['by', 'note']} />
   {#if missing.length > 0}
     <p class="soft"><b>Not ticked yet:</b> {missing.join(', ')}.</p>
-  {:else if person.name === '' || sending.fault('by')}
+  {/if}
+  <WhyEntry {sending} />
+  {#if person.name === '' || sending.fault('by')}
     <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
   {/if}
   <Button
-    kind={step.progress !== 'RUNNING' ? 'main' : 'plain'}
-    disabled={sending.busy || missing.length > 0}
+    kind={step.progress !== 'RUNNING' && missing.length === 0 ? 'main' : 'plain'}
+    disabled={sending.busy}
     onclick={() => void sending.write(desk, zone.id, 'BEGUN', step.id)}
     >{step.progress !== 'RUNNING'
       ? `Start the clock: ${step.waits}`

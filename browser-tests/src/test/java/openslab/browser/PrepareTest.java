@@ -223,8 +223,10 @@ public class PrepareTest extends OnTheDemo {
         hands.climbTo(width > 700 ? "Preparation" : "Prep");
         Locator degrease = step(page, "Degrease and scrub");
         assertThat(degrease).containsText("Not ticked yet");
-        assertThat(degrease.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Start the clock")))
-                .isDisabled();
+        degrease.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Start the clock"))
+                .click();
+        assertThat(degrease).containsText("begun before everything lay ready");
+        assertThat(degrease.getByLabel("Why it was done all the same")).isVisible();
         assertFit(page, "staging " + width);
         if (main(page).getByLabel("Ticked by").count() > 0) {
             hands.fill("Ticked by", "Wren");

@@ -160,6 +160,12 @@ public final class Stories {
         return entry(LogEntry.Kind.STRIKE, entry.key(), "", hours, List.of(), "");
     }
 
+    /** An entry as an older version may have kept it. */
+    public Stories kept(LogEntry entry) {
+        log.add(entry);
+        return this;
+    }
+
     public LogEntry last() {
         return log.get(log.size() - 1);
     }

@@ -119,4 +119,44 @@ public class OlderDataTest {
             assertTrue(app.get("/api/jobs").text().contains("Older"));
         }
     }
+
+    /** Tests, gates, defects and works come and go; what was logged with them stays, in its own words. */
+    @Test
+    public void what_names_something_that_is_no_more_is_read_as_words() {
+        Path folder = older();
+        var db = JdbcClient.create(
+                new DriverManagerDataSource("jdbc:h2:file:" + folder.resolve("openslab"), "openslab", ""));
+        UUID zone = db.sql("select id from zone").query(UUID.class).single();
+        Map<String, String> gone = Map.of(
+                "READING",
+                "knock-test",
+                "SET",
+                "old-dish",
+                "GATE",
+                "old-gate",
+                "AREA",
+                "STARDUST",
+                "DONE",
+                "juggle",
+                "BEGUN",
+                "yodel",
+                "TICK",
+                "ladder",
+                "BATCH",
+                "glue",
+                "PLACE",
+                "nowhere");
+        gone.forEach((kind, subject) -> entry(db, zone, UUID.randomUUID(), kind, subject));
+        try (App app = App.start(folder, "--clock=2026-05-04T12:00:00Z")) {
+            var job = app.get("/api/jobs/" + JOB);
+            assertEquals(job.status(), 200, job.text());
+            var told = new StringBuilder();
+            job.body().path("log").forEach(e -> told.append(e.path("what").asString())
+                    .append('\n'));
+            gone.forEach((kind, subject) ->
+                    assertTrue(kind.equals("PLACE") || told.toString().contains(subject), subject + " in " + told));
+            assertEquals(app.get("/api/jobs").status(), 200);
+            assertEquals(app.get("/api/job-files/" + JOB).status(), 200);
+        }
+    }
 }

@@ -20,6 +20,8 @@ import openslab.core.survey.Finding;
  * @param batching empty for a broadcast and where the pot life is not known; {@code whyNoBatches} then says why
  * @param start when it went on, or when it is to; {@code started} says which
  * @param findings about when it is to begin
+ * @param against what stands against putting it on now, where it is the next to go on; {@code asksReason} says whether a reason
+ *     is asked for
  * @param logged litres or kilograms logged as mixed so far
  */
 public record LayerReport(
@@ -36,6 +38,8 @@ public record LayerReport(
         Optional<Instant> start,
         List<TimedClock> clocks,
         List<Finding> findings,
+        List<Finding> against,
+        boolean asksReason,
         int batchesLogged,
         double logged,
         Mark mark) {
@@ -71,7 +75,7 @@ public record LayerReport(
         return sheet.broadcast().isPresent();
     }
 
-    LayerReport marked(Mark word, List<Finding> about) {
+    LayerReport marked(Mark word, List<Finding> about, List<Finding> standing) {
         return new LayerReport(
                 id,
                 sheet,
@@ -86,6 +90,8 @@ public record LayerReport(
                 start,
                 clocks,
                 about,
+                standing,
+                Conduct.asksReason(standing),
                 batchesLogged,
                 logged,
                 word);
@@ -114,6 +120,8 @@ public record LayerReport(
                 slot.start(),
                 slot.clocks(),
                 List.of(),
+                List.of(),
+                false,
                 batches.size(),
                 batches.stream()
                         .mapToDouble(e -> e.values().get("volume").base())

@@ -15,6 +15,7 @@ import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Finding;
 
 /** Every layer of a zone reported from the slab upward, then marked from the top downward. */
 final class LayerStack {
@@ -33,13 +34,19 @@ final class LayerStack {
     }
 
     static List<LayerReport> of(
-            ZoneFacts zone, BuildUp buildUp, double areaM2, Place where, UnitSystem system, Instant now) {
+            ZoneFacts zone,
+            BuildUp buildUp,
+            Conduct conduct,
+            double areaM2,
+            Place where,
+            UnitSystem system,
+            Instant now) {
         var stack = new LayerStack(zone, areaM2, system, now);
         var reports = new ArrayList<LayerReport>();
         for (int i = 0; i < zone.layers().size(); i++) {
             reports.add(stack.next(zone.layers().get(i), buildUp.layers().get(i)));
         }
-        return marked(reports, zone.exposure(), where, now);
+        return marked(reports, zone.exposure(), conduct, where, now);
     }
 
     private LayerReport next(LayerChoice choice, BuildUp.Layer layer) {
@@ -68,20 +75,25 @@ final class LayerStack {
                 choice, layer, amount, new LayerReport.MixReport(batching, whyNot, Optional.empty()), slot, zone);
     }
 
-    private static List<LayerReport> marked(List<LayerReport> reports, Exposure exposure, Place where, Instant now) {
+    private static List<LayerReport> marked(
+            List<LayerReport> reports, Exposure exposure, Conduct conduct, Place where, Instant now) {
         var marked = new ArrayList<LayerReport>();
+        boolean next = true;
         for (int i = 0; i < reports.size(); i++) {
             LayerReport layer = reports.get(i);
+            List<Finding> against = next && !layer.coated() ? conduct.coating(layer.id(), now) : List.of();
+            next &= layer.coated();
             if (layer.isBroadcast()) {
                 boolean thrown = layer.coated() && !marked.isEmpty();
-                marked.add(layer.marked(thrown ? marked.get(i - 1).mark() : Mark.NOT_STARTED, List.of()));
+                marked.add(layer.marked(thrown ? marked.get(i - 1).mark() : Mark.NOT_STARTED, List.of(), against));
             } else {
                 Optional<LayerReport> above = reports.subList(i + 1, reports.size()).stream()
                         .filter(r -> !r.isBroadcast())
                         .findFirst();
                 marked.add(layer.marked(
                         mark(layer, above, now),
-                        Warming.of(layer, exposure, where).map(List::of).orElse(List.of())));
+                        Warming.of(layer, exposure, where).map(List::of).orElse(List.of()),
+                        against));
             }
         }
         return List.copyOf(marked);

@@ -2,21 +2,23 @@ package openslab.core.job;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import openslab.core.course.Staging;
-import openslab.core.course.Step;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import openslab.core.course.Course;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.Shapes2D;
 import openslab.core.prep.PrepPlan;
-import openslab.core.prep.ProfileNeed;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.InvalidInput.Fault;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Verdict;
 
 /**
- * Refuses what cannot be so: nothing starts behind an open gate, no clock before everything lies ready, and no place of a zone
- * lies beside it.
+ * Refuses what cannot be: a step that the preparation does not have, a place of a zone beside it. What should not have been is
+ * taken, once somebody says why.
  */
 public final class LogGuard {
     /** A tape laid to a wall. */
@@ -26,15 +28,34 @@ public final class LogGuard {
 
     /**
      * @param entry about to be logged
-     * @throws InvalidInput naming what stands before it
+     * @throws InvalidInput naming what cannot be read, or asking for the reason why it was done all the same
      */
     public static void require(ZoneFacts zone, LogEntry entry, UnitSystem system) {
-        switch (entry.kind()) {
-            case GATE, BEGUN, DONE -> requireTurn(zone, entry, system);
-            case BATCH, COAT -> requirePrepared(zone, entry, system);
-            case PLACE -> requireOnFloor(zone, entry, system);
-            default -> {}
+        List<Fault> odd =
+                switch (entry.kind()) {
+                    case PLACE -> {
+                        requireOnFloor(zone, entry, system);
+                        yield List.of();
+                    }
+                    case GATE, BEGUN, DONE -> oddities(zone, entry, system);
+                    default -> List.of();
+                };
+        List<Finding> against = new Conduct(zone, system).against(entry);
+        if (entry.note().isBlank() && Conduct.asksReason(against)) {
+            throw new InvalidInput(
+                    Stream.concat(odd.stream(), Stream.of(why(against))).toList());
         }
+    }
+
+    private static Fault why(List<Finding> against) {
+        return new Fault(
+                "note",
+                null,
+                "the reason why it was done all the same: "
+                        + against.stream()
+                                .filter(f -> f.verdict().compareTo(Verdict.HOLD) >= 0)
+                                .map(f -> f.brief() + " (" + f.measured() + "; asked: " + f.needed() + ")")
+                                .collect(Collectors.joining("; ")));
     }
 
     private static void requireOnFloor(ZoneFacts zone, LogEntry entry, UnitSystem system) {
@@ -50,49 +71,22 @@ public final class LogGuard {
         }
     }
 
-    private static void requireTurn(ZoneFacts zone, LogEntry entry, UnitSystem system) {
+    /**
+     * The fields of an entry that do not fit the course.
+     *
+     * @throws InvalidInput for a step or a gate that this preparation does not have: it cannot have been done
+     */
+    private static List<Fault> oddities(ZoneFacts zone, LogEntry entry, UnitSystem system) {
         PrepPlan plan = PrepLog.plan(zone, PrepLog.need(zone, system), system);
         var deeds = new ArrayList<>(PrepLog.deeds(zone));
         PrepLog.deed(entry).forEach(deeds::add);
-        PrepLog.course(zone, plan, deeds, system).misfits().stream()
+        List<Course.Misfit> own = PrepLog.course(zone, plan, deeds, system).misfits().stream()
                 .filter(m -> m.deed().key().equals(entry.key()))
-                .findFirst()
-                .ifPresent(m -> {
-                    throw new InvalidInput(List.of(m.fault()));
-                });
-        if (entry.kind() == LogEntry.Kind.BEGUN) {
-            requireStaged(zone, plan.steps(), entry);
+                .toList();
+        List<Fault> faults = own.stream().map(Course.Misfit::fault).toList();
+        if (own.stream().anyMatch(m -> m.kind() == Course.Misfit.Kind.ELSEWHERE)) {
+            throw new InvalidInput(faults);
         }
-    }
-
-    private static void requireStaged(ZoneFacts zone, List<Step> steps, LogEntry entry) {
-        Staging staging = Staging.of(steps, PrepLog.ticks(zone), entry.at());
-        steps.stream().filter(s -> s.id().equals(entry.subject())).findFirst().ifPresent(step -> {
-            List<String> missing = staging.missing(step);
-            if (!missing.isEmpty()) {
-                throw new InvalidInput(
-                        "subject",
-                        step.title(),
-                        "a step that everything lies ready for; not ticked: " + String.join("; ", missing));
-            }
-        });
-    }
-
-    /** What did go on is a fact all the same: with a reason it is logged. */
-    private static void requirePrepared(ZoneFacts zone, LogEntry entry, UnitSystem system) {
-        ProfileNeed need = PrepLog.need(zone, system);
-        PrepReport prep = PrepReport.of(zone, need, need, system);
-        if (prep.mark() == Mark.DONE || !entry.note().isBlank()) {
-            return;
-        }
-        Optional<String> open = prep.open().stream()
-                .flatMap(s -> s.gate().stream())
-                .map(PrepReport.GateReport::title)
-                .findFirst();
-        throw new InvalidInput(
-                "note",
-                null,
-                "the reason why it went on all the same: preparation is not through, "
-                        + open.map(g -> "\"" + g + "\" has not passed").orElse(prep.title()));
+        return faults;
     }
 }

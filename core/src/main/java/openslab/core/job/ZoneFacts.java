@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import openslab.core.air.SlabHistory;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Shape;
@@ -23,7 +24,6 @@ import openslab.core.survey.Standing;
 import openslab.core.survey.Survey;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.TestMethods;
-import openslab.core.survey.area.Defect;
 import openslab.core.survey.area.DefectArea;
 import openslab.core.survey.method.Climate;
 import openslab.core.survey.place.Placement;
@@ -95,7 +95,7 @@ public final class ZoneFacts {
         this.settings = settings;
         this.layers = List.copyOf(layers);
         this.log = List.copyOf(log);
-        this.unstruck = LogEntry.standing(this.log);
+        this.unstruck = LogEntry.standing(this.log).stream().filter(Known::is).toList();
         this.standing = unstruck.stream().collect(Collectors.groupingBy(e -> new About(e.kind(), e.subject())));
         Map<String, LogEntry> marked = new TreeMap<>();
         unstruck.stream()
@@ -116,7 +116,7 @@ public final class ZoneFacts {
                 .filter(e -> e.kind() == LogEntry.Kind.AREA)
                 .map(e -> new DefectArea(
                         e.key(),
-                        Defect.valueOf(e.subject()),
+                        Known.defect(e.subject()).orElseThrow(),
                         e.place(),
                         e.ring(),
                         DefectArea.withinM2(shape.rings(), List.of(e.ring())),
@@ -128,6 +128,20 @@ public final class ZoneFacts {
                 .filter(r -> r.method().equals(Climate.ID))
                 .map(r -> new SlabHistory.Read(r.at(), r.number("slab")))
                 .toList());
+    }
+
+    /** The same zone as it was known at {@code at}: what happened later had not happened yet. */
+    ZoneFacts asOf(Instant at) {
+        return logged(unstruck.stream().filter(e -> !e.at().isAfter(at)).toList());
+    }
+
+    /** The same zone with one entry more. */
+    ZoneFacts with(LogEntry entry) {
+        return logged(Stream.concat(log.stream(), Stream.of(entry)).toList());
+    }
+
+    private ZoneFacts logged(List<LogEntry> entries) {
+        return new ZoneFacts(id, name, shape, plan, substrate, use, exposure, site, settings, layers, entries);
     }
 
     public String id() {
@@ -178,7 +192,7 @@ public final class ZoneFacts {
         return log;
     }
 
-    /** Everything that stands in the log, in the order it was logged. */
+    /** Everything that stands in the log and still means something, in the order it was logged. */
     public List<LogEntry> standing() {
         return unstruck;
     }

@@ -23,7 +23,11 @@ import openslab.core.survey.Verdict;
 import openslab.core.survey.area.Areas;
 import openslab.core.survey.place.Placement;
 
-/** Everything that follows from a zone's facts at one moment. */
+/**
+ * Everything that follows from a zone's facts at one moment.
+ *
+ * @param conduct what was done although something stood against it
+ */
 public record ZoneReport(
         String id,
         String name,
@@ -40,6 +44,7 @@ public record ZoneReport(
         PrepReport prep,
         Figure totalDry,
         List<LayerReport> layers,
+        List<Conduct.Stood> conduct,
         ServiceReport service,
         List<Stratum> strata,
         List<RunningClock> clocks,
@@ -59,7 +64,8 @@ public record ZoneReport(
         Survey.Judgement judged = site.map(s -> survey.judge(s, besides)).orElseGet(ZoneReport::nothingChosen);
         ProfileNeed need = buildUp.profileNeed();
         PrepReport prep = PrepReport.of(zone, need, buildUp.profileByThickness(), system);
-        List<LayerReport> layers = LayerStack.of(zone, buildUp, area.base(), where, system, now);
+        var conduct = new Conduct(zone, buildUp, system).knowing(prep);
+        List<LayerReport> layers = LayerStack.of(zone, buildUp, conduct, area.base(), where, system, now);
         Optional<LayerReport> top =
                 layers.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b);
         ServiceReport service = ServiceReport.of(top, zone, where.zone(), system, now);
@@ -79,6 +85,7 @@ public record ZoneReport(
                 prep,
                 buildUp.totalDry(),
                 layers,
+                conduct.all(),
                 service,
                 strata(judged, prep, layers, service),
                 DayLine.clocks(survey, judged, prep, layers, zone),
@@ -87,6 +94,15 @@ public record ZoneReport(
 
     /** What is known of the zone by other means than tests. */
     static List<Finding> findings(ZoneFacts zone) {
+        var findings = new ArrayList<>(doubts(zone));
+        if (zone.substrate().family() != Substrate.Family.CEMENT) {
+            findings.add(substrate(zone.substrate()));
+        }
+        return findings;
+    }
+
+    /** Why its measure cannot be built on. */
+    static List<Finding> doubts(ZoneFacts zone) {
         var findings = new ArrayList<Finding>();
         zone.plan()
                 .doubts()
@@ -94,9 +110,6 @@ public record ZoneReport(
                         .measured(d.measured())
                         .needed(d.needed(), PLAN)
                         .hold(Show.lower(d.title()), d.why(), d.remedy())));
-        if (zone.substrate().family() != Substrate.Family.CEMENT) {
-            findings.add(substrate(zone.substrate()));
-        }
         return findings;
     }
 

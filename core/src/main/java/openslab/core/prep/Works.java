@@ -4,6 +4,7 @@ import static openslab.core.course.work.Item.*;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import openslab.core.course.work.Work;
@@ -232,22 +233,26 @@ public final class Works {
                 .wears("Dust bag", 30);
     }
 
-    /** The work of a step, by the step's id. */
-    public static Work ofStep(String path, String step) {
+    /** The work of a step, by the step's id; empty where there is none of it, or none any more. */
+    public static Optional<Work> ofStep(String step) {
         int dot = step.indexOf('.');
-        return of(path, dot < 0 ? step : step.substring(0, dot));
+        return Optional.ofNullable(BY_ID.get(dot < 0 ? step : step.substring(0, dot)));
+    }
+
+    /** @param path what to name where there is none of this id */
+    public static Work ofStep(String path, String step) {
+        return ofStep(step).orElseThrow(() -> unknown(path, step));
     }
 
     /** @param path what to name where there is none of this id */
     public static Work of(String path, String id) {
-        Work work = BY_ID.get(id);
-        if (work == null) {
-            throw new InvalidInput(
-                    path,
-                    id,
-                    "one of "
-                            + String.join(", ", BY_ID.keySet().stream().sorted().toList()));
-        }
-        return work;
+        return Optional.ofNullable(BY_ID.get(id)).orElseThrow(() -> unknown(path, id));
+    }
+
+    private static InvalidInput unknown(String path, String id) {
+        return new InvalidInput(
+                path,
+                id,
+                "one of " + String.join(", ", BY_ID.keySet().stream().sorted().toList()));
     }
 }

@@ -3,11 +3,13 @@ package openslab.core.survey;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Figure;
@@ -126,37 +128,70 @@ public final class Survey {
 
     /** @param besides what was found by other means than tests: a plan that does not close, say */
     public Judgement judge(Site site, List<Finding> besides) {
-        var findings = new ArrayList<>(besides);
-        findings.addAll(Areas.findings(areas, site));
+        var findings = beside(site, besides);
         var tallies = new ArrayList<Tally>();
         var entries = new ArrayList<Entry>();
         for (TestMethod method : TestMethods.ALL) {
-            int from = findings.size();
             List<Reading> current = current(method.id());
             Set<String> speaking = current.stream().map(Reading::key).collect(Collectors.toSet());
+            Map<String, List<Finding>> judged = new HashMap<>();
             for (Reading reading : all(method.id())) {
-                boolean speaks = speaking.contains(reading.key());
-                List<Finding> judged = judged(method, reading, site);
-                entries.add(
-                        new Entry(reading, method.about().title(), method.found(reading, site), word(judged), !speaks));
-                if (speaks) {
-                    findings.addAll(judged);
-                }
+                List<Finding> of = judged(method, reading, site);
+                judged.put(reading.key(), of);
+                entries.add(new Entry(
+                        reading,
+                        method.about().title(),
+                        method.found(reading, site),
+                        word(of),
+                        !speaking.contains(reading.key())));
             }
-            int taken = (int) current.stream()
-                    .filter(r -> method.valid(r, site) && !Calibration.lapsed(r))
-                    .count();
-            Figure needed = method.count().figure(site.areaM2(), site.units());
             boolean asked = method.asked(this, site);
-            if (asked && taken < needed.value()) {
-                findings.add(missing(method, taken, needed));
-            }
-            findings.addAll(method.compare(this, site));
-            List<Finding> own = findings.subList(from, findings.size());
+            Figure needed = method.count().figure(site.areaM2(), site.units());
+            int taken = taken(method, current, site);
+            List<Finding> own = own(method, site, current, asked && taken < needed.value(), r -> judged.get(r.key()));
+            findings.addAll(own);
             tallies.add(new Tally(method.id(), method.about().title(), asked, needed, taken, word(own)));
         }
         findings.sort(Comparator.comparing(Finding::verdict).reversed());
         return new Judgement(worst(findings), summary(findings), findings, tallies, entries, earliest(findings));
+    }
+
+    /** What {@link #judge} finds, and nothing of how it is told. */
+    public List<Finding> findings(Site site, List<Finding> besides) {
+        var findings = beside(site, besides);
+        for (TestMethod method : TestMethods.ALL) {
+            List<Reading> current = current(method.id());
+            boolean few = method.asked(this, site)
+                    && taken(method, current, site) < method.count().of(site.areaM2());
+            findings.addAll(own(method, site, current, few, r -> judged(method, r, site)));
+        }
+        return findings;
+    }
+
+    private List<Finding> beside(Site site, List<Finding> besides) {
+        var findings = new ArrayList<>(besides);
+        findings.addAll(Areas.findings(areas, site));
+        return findings;
+    }
+
+    /** Readings that count. */
+    private static int taken(TestMethod method, List<Reading> current, Site site) {
+        return (int) current.stream()
+                .filter(r -> method.valid(r, site) && !Calibration.lapsed(r))
+                .count();
+    }
+
+    /** What one method found: at each place, missing, and side by side. */
+    private List<Finding> own(
+            TestMethod method, Site site, List<Reading> current, boolean few, Function<Reading, List<Finding>> judged) {
+        var own = new ArrayList<Finding>();
+        current.forEach(r -> own.addAll(judged.apply(r)));
+        if (few) {
+            Figure needed = method.count().figure(site.areaM2(), site.units());
+            own.add(missing(method, taken(method, current, site), needed));
+        }
+        own.addAll(method.compare(this, site));
+        return own;
     }
 
     private static List<Finding> judged(TestMethod method, Reading reading, Site site) {

@@ -1,6 +1,7 @@
 package openslab.core.survey;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.survey.method.BlackLight;
@@ -56,14 +57,14 @@ public final class TestMethods {
 
     private TestMethods() {}
 
+    /** Empty where there is none of this id, or none any more. */
+    public static Optional<TestMethod> find(String id) {
+        return ALL.stream().filter(m -> m.id().equals(id)).findFirst();
+    }
+
     /** @throws InvalidInput naming the field {@code method} when there is no such method */
     public static TestMethod of(String id) {
-        return ALL.stream()
-                .filter(m -> m.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new InvalidInput(
-                        "method",
-                        id,
-                        "one of " + ALL.stream().map(TestMethod::id).collect(Collectors.joining(", "))));
+        return find(id).orElseThrow(() -> new InvalidInput(
+                "method", id, "one of " + ALL.stream().map(TestMethod::id).collect(Collectors.joining(", "))));
     }
 }

@@ -103,7 +103,7 @@ class DemoWorld implements ApplicationRunner {
                 "North bay",
                 Use.GARAGE,
                 Map.of("length", "42' 6\"", "width", "29' 3\"", "cutLength", "10' 6\"", "cutWidth", "9' 0\""));
-        north.surveyed(20, "61 °F", "64 %", "58 °F");
+        north.surveyed(98, "61 °F", "64 %", "58 °F");
         north.hoursAgo(96).reading("water-drop", "Roller door", "drop", "soaks");
         north.dish("Roller door", "1.51 g", "62 h");
         north.probe("Roller door", "74 %", "30 h");
@@ -111,12 +111,15 @@ class DemoWorld implements ApplicationRunner {
         onPlan(job, north, "north-bay");
         north.hoursAgo(62).ground("1140 ft²", "5.5 h");
         north.hoursAgo(61).done("chase").hoursAgo(58).gate("set", "set", "hard").closed();
-        north.hoursAgo(44)
+        north.hoursAgo(45)
+                .climate("61 °F", "62 %", "58 °F")
+                .hoursAgo(44)
                 .batch("primer", "2.2 gal", "575 ft²")
                 .hoursAgo(43.2)
                 .batch("primer", "2.2 gal", "575 ft²")
                 .hoursAgo(44)
                 .coat("primer");
+        north.hoursAgo(14).climate("60 °F", "63 %", "58 °F");
         for (double hoursAgo : List.of(13.6, 13.2, 12.8)) {
             north.hoursAgo(hoursAgo).batch("body", "2.63 gal", "383 ft²");
         }
@@ -218,12 +221,18 @@ class DemoWorld implements ApplicationRunner {
                 .hoursAgo(140)
                 .ground("76 m²", "4.5 h")
                 .closed();
-        floor.hoursAgo(132)
+        floor.hoursAgo(133)
+                .climate("18 °C", "50 %", "17 °C")
+                .hoursAgo(132)
                 .coat("primer")
+                .hoursAgo(117)
+                .climate("18 °C", "52 %", "17 °C")
                 .hoursAgo(116)
                 .coat("body")
                 .hoursAgo(115.8)
                 .coat("flake")
+                .hoursAgo(98)
+                .climate("18 °C", "51 %", "17 °C")
                 .hoursAgo(97)
                 .coat("clear");
         floor.hoursAgo(5).climate("18 °C", "50 %", "17 °C");
@@ -236,12 +245,18 @@ class DemoWorld implements ApplicationRunner {
         floor.surveyed(fiveYearsLessSevenWeeks + 90, "68 °F", "50 %", "66 °F")
                 .ground("616 ft²", "4 h")
                 .closed();
-        floor.hoursAgo(fiveYearsLessSevenWeeks + 60)
+        floor.hoursAgo(fiveYearsLessSevenWeeks + 61)
+                .climate("68 °F", "50 %", "66 °F")
+                .hoursAgo(fiveYearsLessSevenWeeks + 60)
                 .coat("primer")
+                .hoursAgo(fiveYearsLessSevenWeeks + 49)
+                .climate("68 °F", "50 %", "66 °F")
                 .hoursAgo(fiveYearsLessSevenWeeks + 48)
                 .coat("body");
         floor.hoursAgo(fiveYearsLessSevenWeeks + 47.7)
                 .coat("flake")
+                .hoursAgo(fiveYearsLessSevenWeeks + 21)
+                .climate("68 °F", "50 %", "66 °F")
                 .hoursAgo(fiveYearsLessSevenWeeks + 20)
                 .coat("clear");
         floor.note("Handed over with the care sheet.");

@@ -11,7 +11,11 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import openslab.core.course.work.Work;
+import openslab.core.job.Conduct;
 import openslab.core.job.JobBuying;
+import openslab.core.job.Known;
 import openslab.core.job.LogEntry;
 import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
@@ -20,6 +24,7 @@ import openslab.core.job.ZoneReport;
 import openslab.core.mix.Buying;
 import openslab.core.prep.Things;
 import openslab.core.prep.Works;
+import openslab.core.survey.Finding;
 import openslab.core.survey.TestMethods;
 import openslab.core.survey.area.Defect;
 import openslab.server.product.SheetStore;
@@ -70,6 +75,7 @@ public class JobViews {
 
     /**
      * @param what the entry in words
+     * @param against what stood against it when it was done, in a few words each
      * @param struck a later entry says it was a mistake
      */
     record LogView(
@@ -83,6 +89,7 @@ public class JobViews {
             Instant at,
             String by,
             String note,
+            List<String> against,
             boolean struck) {}
 
     private final JobStore store;
@@ -173,8 +180,9 @@ public class JobViews {
                 JobBuying.of(
                         views.stream().map(ZoneView::report).toList(),
                         job.facts().units()),
-                stored.stream()
-                        .flatMap(z -> log(z).stream())
+                IntStream.range(0, stored.size())
+                        .boxed()
+                        .flatMap(i -> log(stored.get(i), views.get(i).report()).stream())
                         .sorted(Comparator.comparing(LogView::at).reversed())
                         .toList(),
                 photos.of(id));
@@ -231,7 +239,11 @@ public class JobViews {
         return new ZoneView(zone.id(), form(zone.choice()), layers, jobs.report(job, jobs.facts(job, zone)));
     }
 
-    private List<LogView> log(ZoneStore.StoredZone zone) {
+    private List<LogView> log(ZoneStore.StoredZone zone, ZoneReport report) {
+        Map<String, List<String>> against = report.conduct().stream()
+                .collect(Collectors.toMap(
+                        Conduct.Stood::key,
+                        s -> s.findings().stream().map(Finding::brief).toList()));
         Set<String> struck = zone.log().stream()
                 .filter(e -> e.kind() == LogEntry.Kind.STRIKE)
                 .map(LogEntry::subject)
@@ -250,6 +262,7 @@ public class JobViews {
                     e.at(),
                     e.by(),
                     e.note(),
+                    against.getOrDefault(e.key(), List.of()),
                     struck.contains(e.key())));
         }
         return views;
@@ -261,20 +274,29 @@ public class JobViews {
                 .map(v -> v.getKey() + " " + v.getValue().typed())
                 .collect(Collectors.joining(", "));
         return switch (e.kind()) {
-            case READING -> TestMethods.of(e.subject()).about().title() + ": " + values;
+            case READING -> method(e) + ": " + values;
             case GATE -> "Gate " + e.subject() + ": " + values;
             case BATCH -> "Batch mixed for the " + e.subject() + ": " + values;
             case COAT -> "Coat done: " + e.subject();
-            case BEGUN -> Works.ofStep("subject", e.subject()).title() + " begun";
-            case DONE ->
-                Works.ofStep("subject", e.subject()).title() + " done" + (values.isEmpty() ? "" : ": " + values);
+            case BEGUN -> work(e) + " begun";
+            case DONE -> work(e) + " done" + (values.isEmpty() ? "" : ": " + values);
             case TICK -> "Lies ready: " + Things.label(e.subject()).orElse(e.subject());
             case PLACE -> "Place marked: " + values;
-            case SET -> TestMethods.of(e.subject()).about().title() + " set out";
-            case AREA -> "Drawn: " + Defect.valueOf(e.subject()).label();
+            case SET -> method(e) + " set out";
+            case AREA ->
+                "Drawn: " + Known.defect(e.subject()).map(Defect::label).orElse(e.subject());
             case NOTE -> "Note";
             case STRIKE ->
                 "Struck: " + (byKey.containsKey(e.subject()) ? what(byKey.get(e.subject()), byKey) : e.subject());
         };
+    }
+
+    /** What it is called today; by its id where it is no more. */
+    private static String method(LogEntry e) {
+        return TestMethods.find(e.subject()).map(m -> m.about().title()).orElse(e.subject());
+    }
+
+    private static String work(LogEntry e) {
+        return Works.ofStep(e.subject()).map(Work::title).orElse(e.subject());
     }
 }

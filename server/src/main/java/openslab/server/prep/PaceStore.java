@@ -82,8 +82,9 @@ class PaceStore {
     }
 
     private static boolean isWhole(Done d) {
-        return Works.ofStep("subject", d.subject()).doneFields().stream()
-                .allMatch(f -> d.values().containsKey(f.id()));
+        return Works.ofStep(d.subject())
+                .map(w -> w.doneFields().stream().allMatch(f -> d.values().containsKey(f.id())))
+                .orElse(false);
     }
 
     private static Paces.Logged read(Done d) {

@@ -1,0 +1,392 @@
+package openslab.core.job;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import openslab.core.buildup.BuildUp;
+import openslab.core.course.Course;
+import openslab.core.course.Deed;
+import openslab.core.course.Gate;
+import openslab.core.course.Staging;
+import openslab.core.prep.PrepPlan;
+import openslab.core.prep.ProfileNeed;
+import openslab.core.product.Clock;
+import openslab.core.product.Liquid;
+import openslab.core.quantity.Dimension;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Limits;
+import openslab.core.survey.Site;
+import openslab.core.survey.Survey;
+import openslab.core.survey.Verdict;
+import openslab.core.survey.method.Climate;
+
+/**
+ * What stands against how something was done. It is told before, and asks for a reason; what was done all the same is a fact, and
+ * keeps these findings for ever. They are judged by what was known then: a gate that passes later makes an early coat no better.
+ */
+public final class Conduct {
+    /**
+     * What was done so.
+     *
+     * @param key of the log entry
+     * @param why the reason that was given; empty where nobody was asked for one
+     */
+    public record Stood(
+            String key,
+            LogEntry.Kind kind,
+            String subject,
+            Instant at,
+            String by,
+            String why,
+            List<Finding> findings) {}
+
+    /** OURS: a batch spread a quarter further or less far than its sheet says is another film. */
+    private static final double OFF = 0.25;
+
+    private static final Source OURS = Source.ours("what was done is kept with what stood against it");
+    private static final Set<String> AIR =
+            Set.of("slab-temperature", "air-humidity", "dew-point-margin", "climate-fresh");
+
+    private final ZoneFacts zone;
+    private final UnitSystem system;
+    private final BuildUp buildUp;
+    /** What was known of the floor after so many entries: coats change none of it. */
+    private final Map<Long, State> states = new HashMap<>();
+
+    private final Map<Instant, List<Finding>> floors = new HashMap<>();
+
+    /** @param prep empty where preparation is through */
+    private record State(ZoneFacts then, Optional<Finding> prep) {}
+
+    Conduct(ZoneFacts zone, UnitSystem system) {
+        this(zone, BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system), system);
+    }
+
+    Conduct(ZoneFacts zone, BuildUp buildUp, UnitSystem system) {
+        this.zone = zone;
+        this.system = system;
+        this.buildUp = buildUp;
+    }
+
+    /** The same, where the preparation as it stands now has been reported already. */
+    Conduct knowing(PrepReport prep) {
+        states.put(known(Instant.MAX), new State(zone, unprepared(prep)));
+        return this;
+    }
+
+    /** How much was known by {@code at}. */
+    private long known(Instant at) {
+        return zone.standing().stream()
+                .filter(e -> !e.at().isAfter(at) && e.kind() != LogEntry.Kind.COAT && e.kind() != LogEntry.Kind.BATCH)
+                .count();
+    }
+
+    private State state(Instant at) {
+        return states.computeIfAbsent(known(at), k -> {
+            ZoneFacts then = zone.asOf(at);
+            ProfileNeed need = buildUp.profileNeed();
+            return new State(then, unprepared(PrepReport.of(then, need, need, system)));
+        });
+    }
+
+    /** Everything in the log that something stood against, oldest first. */
+    List<Stood> all() {
+        var stood = new ArrayList<Stood>();
+        for (LogEntry e : zone.standing()) {
+            if (e.kind() == LogEntry.Kind.COAT || e.kind() == LogEntry.Kind.BATCH) {
+                add(stood, e, against(e));
+            }
+        }
+        Course course = course(zone);
+        Map<String, LogEntry> byKey = zone.standing().stream().collect(Collectors.toMap(LogEntry::key, e -> e));
+        course.misfits().stream()
+                .filter(m -> m.kind() != Course.Misfit.Kind.ELSEWHERE)
+                .forEach(m -> add(stood, byKey.get(m.deed().key()), List.of(misfit(m, course))));
+        return stood.stream().sorted(Comparator.comparing(Stood::at)).toList();
+    }
+
+    private static void add(List<Stood> stood, LogEntry e, List<Finding> findings) {
+        if (!findings.isEmpty()) {
+            stood.add(new Stood(e.key(), e.kind(), e.subject(), e.at(), e.by(), e.note(), findings));
+        }
+    }
+
+    /** What stands against an entry, logged or about to be: the worse word first. */
+    List<Finding> against(LogEntry e) {
+        var findings = new ArrayList<Finding>(
+                switch (e.kind()) {
+                    case COAT -> coating(e.subject(), e.at());
+                    case BATCH -> batch(e);
+                    case BEGUN, DONE, GATE -> deed(e);
+                    default -> List.of();
+                });
+        findings.sort(Comparator.comparing(Finding::verdict).reversed());
+        return List.copyOf(findings);
+    }
+
+    /** Whether a reason is asked for before it is logged. */
+    static boolean asksReason(List<Finding> findings) {
+        return findings.stream().anyMatch(f -> f.verdict().compareTo(Verdict.HOLD) >= 0);
+    }
+
+    /** What stands against putting a layer on at {@code at}. */
+    List<Finding> coating(String layerId, Instant at) {
+        Optional<LayerChoice> layer =
+                zone.layers().stream().filter(l -> l.id().equals(layerId)).findFirst();
+        if (layer.isEmpty()) {
+            return List.of();
+        }
+        var findings = new ArrayList<>(floors.computeIfAbsent(at, this::floor));
+        below(layer.get()).ifPresent(below -> {
+            Optional<Instant> on = coated(below, at);
+            if (on.isEmpty()) {
+                findings.add(order(layer.get(), below));
+            } else if (layer.get().sheet().broadcast().isEmpty()) {
+                window(below, on.get(), at).ifPresent(findings::add);
+            }
+        });
+        return findings;
+    }
+
+    /** The nearest coat beneath. */
+    private Optional<LayerChoice> below(LayerChoice layer) {
+        List<LayerChoice> beneath = zone.layers().subList(0, zone.layers().indexOf(layer));
+        return beneath.stream().filter(l -> l.sheet().broadcast().isEmpty()).reduce((a, b) -> b);
+    }
+
+    /** When a layer went on last, up to {@code at}. */
+    private Optional<Instant> coated(LayerChoice layer, Instant at) {
+        return zone.standing(LogEntry.Kind.COAT, layer.id()).stream()
+                .map(LogEntry::at)
+                .filter(t -> !t.isAfter(at))
+                .max(Comparator.naturalOrder());
+    }
+
+    /** What the survey, the air and preparation say, as they were known at {@code at}. */
+    private List<Finding> floor(Instant at) {
+        var findings = new ArrayList<Finding>();
+        State state = state(at);
+        buildUp.limits().ifPresent(l -> survey(state.then(), l, at, findings));
+        state.prep().ifPresent(findings::add);
+        return findings;
+    }
+
+    private static Optional<Finding> unprepared(PrepReport prep) {
+        if (prep.mark() == Mark.DONE) {
+            return Optional.empty();
+        }
+        String gate = prep.open().stream()
+                .flatMap(s -> s.gate().stream())
+                .map(g -> "\"" + g.title() + "\" has not passed")
+                .findFirst()
+                .orElse(Show.lower(prep.title()));
+        return Optional.of(Finding.of("coat-before-gate")
+                .measured(gate)
+                .needed("every gate of preparation passed", OURS)
+                .hold(
+                        "preparation is not through",
+                        "A film holds no better than what it was put on.",
+                        "Finish preparation, gate by gate, before anything goes on."));
+    }
+
+    private void survey(ZoneFacts then, Limits limits, Instant at, List<Finding> findings) {
+        double areaM2 = zone.shape().area(system).base();
+        var site = new Site(limits, zone.substrate(), areaM2, system, at);
+        Map<Boolean, List<Finding>> byAir = then.survey().findings(site, ZoneReport.doubts(then)).stream()
+                .filter(f -> f.verdict() != Verdict.GO)
+                .sorted(Comparator.comparing(Finding::verdict).reversed())
+                .collect(Collectors.partitioningBy(f -> AIR.contains(f.rule())));
+        findings.addAll(byAir.get(true));
+        List<Finding> held = byAir.get(false).stream()
+                .filter(f -> f.verdict().compareTo(Verdict.HOLD) >= 0)
+                .filter(f -> !f.rule().startsWith(Climate.ID))
+                .toList();
+        if (then.survey().newest(Climate.ID).isEmpty()) {
+            findings.add(Finding.of("climate" + Survey.MISSING)
+                    .measured("never read")
+                    .needed("air and slab read before the first stir", OURS)
+                    .hold(
+                            "air and slab not read",
+                            "Nobody can say whether the sheet's limits were kept.",
+                            "Read air and slab, then mix."));
+        }
+        if (!held.isEmpty()) {
+            Verdict worst = Verdict.worst(held.stream().map(Finding::verdict).toList());
+            findings.add(Finding.of("coat-against-survey")
+                    .measured(briefs(held))
+                    .needed("a survey that goes", OURS)
+                    .close(
+                            worst,
+                            worst == Verdict.STOP ? "the survey stops it" : "the survey is on hold",
+                            held.get(0).because(),
+                            held.get(0).remedy()));
+        }
+    }
+
+    private static String briefs(List<Finding> findings) {
+        int told = Math.min(3, findings.size());
+        String first = findings.subList(0, told).stream().map(Finding::brief).collect(Collectors.joining("; "));
+        return findings.size() > told ? first + "; and " + (findings.size() - told) + " more" : first;
+    }
+
+    private static Finding order(LayerChoice layer, LayerChoice below) {
+        String under = Show.lower(below.sheet().role().label());
+        return Finding.of("coat-without-its-ground")
+                .measured("no " + under + " logged")
+                .needed(under + " first", Source.sheet(layer.sheet().name()))
+                .hold(
+                        Show.lower(layer.sheet().role().label()) + " without its " + under,
+                        "What each coat holds on to is the one below it.",
+                        "Log the " + under + " if it is on; otherwise put it on first.");
+    }
+
+    /** Too early it traps solvent and stays soft; too late it lies on a closed film and peels. */
+    private Optional<Finding> window(LayerChoice below, Instant on, Instant at) {
+        OptionalDouble slabC = zone.slabC(on);
+        Optional<Instant> opens = runsOut(below, Clock.RECOAT_OPENS, on, slabC);
+        Optional<Instant> closes = runsOut(below, Clock.RECOAT_CLOSES, on, slabC);
+        String after =
+                hours(on, at) + " after the " + Show.lower(below.sheet().role().label());
+        var finding = Finding.of("coat-outside-its-window").measured(after);
+        if (opens.map(at::isBefore).orElse(false)) {
+            return Optional.of(finding.needed(
+                            "not before " + hours(on, opens.get()),
+                            below.sheet().source())
+                    .hold(
+                            "the recoat window was not open yet",
+                            "What is still wet below cannot leave any more: it stays soft and lifts.",
+                            "Wait until the window opens."));
+        }
+        if (closes.map(c -> c.isBefore(at)).orElse(false)) {
+            return Optional.of(finding.needed(
+                            "not after " + hours(on, closes.get()),
+                            below.sheet().source())
+                    .hold(
+                            "the recoat window had closed",
+                            "A film that has cured takes no other on: it peels off as a sheet.",
+                            "Abrade the whole of it, vacuum and wipe, then coat."));
+        }
+        return Optional.empty();
+    }
+
+    private static Optional<Instant> runsOut(LayerChoice layer, Clock clock, Instant from, OptionalDouble slabC) {
+        OptionalDouble minutes = LayerSchedule.minutes(layer.sheet(), clock, slabC);
+        return minutes.isPresent()
+                ? Optional.of(from.plusSeconds(Math.round(minutes.getAsDouble() * 60)))
+                : Optional.empty();
+    }
+
+    private static String hours(Instant from, Instant to) {
+        return Show.in(Unit.HOUR, Duration.between(from, to).toMinutes());
+    }
+
+    private List<Finding> batch(LogEntry e) {
+        var findings = new ArrayList<>(coating(e.subject(), e.at()));
+        zone.layers().stream()
+                .filter(l -> l.id().equals(e.subject()))
+                .findFirst()
+                .flatMap(l -> l.sheet().liquid().flatMap(liquid -> spread(e, l, liquid)))
+                .ifPresent(findings::add);
+        return findings;
+    }
+
+    private Optional<Finding> spread(LogEntry e, LayerChoice layer, Liquid liquid) {
+        double reached =
+                e.values().get("area").base() / e.values().get("volume").base();
+        double ratio = reached / liquid.spreadM2PerL();
+        if (Math.abs(ratio - 1) <= OFF) {
+            return Optional.empty();
+        }
+        Unit unit = Unit.of(Dimension.SPREAD, system);
+        var finding = Finding.of("batch-off-its-rate")
+                .measured(Show.in(unit, reached))
+                .needed(
+                        Show.in(unit, liquid.spreadM2PerL()) + ", a quarter more or less",
+                        layer.sheet().source());
+        return Optional.of(
+                ratio > 1
+                        ? finding.watch(
+                                "spread too thin",
+                                "A thin film shows the slab, wears through and does not seal.",
+                                "Look for bare places; what is missing goes on within the window.")
+                        : finding.watch(
+                                "spread too thick",
+                                "A thick film cures unevenly, blisters and uses up what was reckoned for the rest.",
+                                "Draw it out while it is wet, and see whether what is left will reach."));
+    }
+
+    private List<Finding> deed(LogEntry e) {
+        ZoneFacts then = zone.asOf(e.at());
+        boolean logged = then.standing().stream().anyMatch(s -> s.key().equals(e.key()));
+        ZoneFacts with = logged ? then : then.with(e);
+        var findings = new ArrayList<Finding>();
+        Course course = course(with);
+        course.misfits().stream()
+                .filter(m -> m.deed().key().equals(e.key()))
+                .filter(m -> m.kind() != Course.Misfit.Kind.ELSEWHERE)
+                .map(m -> misfit(m, course))
+                .forEach(findings::add);
+        if (e.kind() == LogEntry.Kind.BEGUN) {
+            unstaged(then, e).ifPresent(findings::add);
+        }
+        return findings;
+    }
+
+    private static Finding misfit(Course.Misfit m, Course course) {
+        boolean early = m.kind() == Course.Misfit.Kind.EARLY;
+        return Finding.of(early ? "before-a-gate" : "against-the-log")
+                .measured(early ? title(m.deed(), course) : m.fault().value())
+                .needed(m.fault().accepted(), OURS)
+                .hold(
+                        early ? "done before a gate had passed" : "the log or the label says otherwise",
+                        early
+                                ? "What a gate stands for was not proved yet."
+                                : "It proves nothing as it stands, and the gate stays open.",
+                        early ? "Test the gate; what was done may have to be done again." : "Test it again.");
+    }
+
+    private static String title(Deed deed, Course course) {
+        return course.turns().stream()
+                .map(Course.Turn::step)
+                .flatMap(s -> deed.kind() == Deed.Kind.TESTED
+                        ? s.gate().filter(g -> g.id().equals(deed.subject())).map(Gate::title).stream()
+                        : Stream.of(s.title()).filter(t -> s.id().equals(deed.subject())))
+                .findFirst()
+                .orElse(deed.subject());
+    }
+
+    private Optional<Finding> unstaged(ZoneFacts then, LogEntry e) {
+        PrepPlan plan = PrepLog.plan(then, buildUp.profileNeed(), system);
+        Staging staging = Staging.of(plan.steps(), PrepLog.ticks(then), e.at());
+        return plan.steps().stream()
+                .filter(s -> s.id().equals(e.subject()))
+                .findFirst()
+                .map(staging::missing)
+                .filter(missing -> !missing.isEmpty())
+                .map(missing -> Finding.of("begun-unstaged")
+                        .measured("not ticked: " + String.join("; ", missing))
+                        .needed("everything ready before its clock starts", OURS)
+                        .hold(
+                                "begun before everything lay ready",
+                                "Nobody fetches goggles or fresh water while a clock runs.",
+                                "Lay it ready and tick it."));
+    }
+
+    private Course course(ZoneFacts facts) {
+        PrepPlan plan = PrepLog.plan(facts, buildUp.profileNeed(), system);
+        return PrepLog.course(facts, plan, PrepLog.deeds(facts), system);
+    }
+}
