@@ -147,6 +147,10 @@
     font-size: 20px;
   }
 
+  header ~ h2 {
+    margin-block-start: 12px;
+  }
+
   ul {
     margin-block: 4px 8px;
   }
