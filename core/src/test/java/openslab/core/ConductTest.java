@@ -165,6 +165,22 @@ public class ConductTest {
         assertEquals(story.facts().log().size(), ready().facts().log().size() + 6);
     }
 
+    /** Begun with nothing ticked: it was asked about, and it stands. What is looked at can be worked out again. */
+    @Test
+    public void a_clock_begun_before_all_lay_ready_stands_too() {
+        var story = new Stories()
+                .reading(0, "walk-over", "whole floor", "sealer=no oil=yes coating=no dusting=no hollow=no")
+                .reading(0, "water-drop", "A", "drop=beads");
+        story.kept(withNote(new Stories().begun(1, "degrease").last()));
+        assertEquals(rules(story.at(2)), Map.of("degrease BEGUN", List.of("begun-unstaged")));
+        var early = ready().coat(PRIMER, "primer").coat(PRIMER + 2, "body").at(13).conduct().stream()
+                .flatMap(s -> s.findings().stream())
+                .filter(f -> f.rule().equals("coat-outside-its-window"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(early.working().orElseThrow().value(), 600.0, 1e-9);
+    }
+
     private static LogEntry withNote(LogEntry e) {
         return new LogEntry(
                 e.key(), e.kind(), e.subject(), "", e.at(), "Wren", "The client's own crew did.", e.values());

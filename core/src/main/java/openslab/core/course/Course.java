@@ -331,9 +331,7 @@ public record Course(List<Turn> turns, List<Misfit> misfits) {
                     return "nothing after \"" + slot.step.gate().orElseThrow().title() + "\", which has to pass first";
                 }
             }
-            return steps.isEmpty()
-                    ? "nothing: no method fits this floor, so there is no step to do"
-                    : "a step of this preparation";
+            return steps.isEmpty() ? "nothing: there is no step to do here" : "a step that is to be done here";
         }
 
         private List<Turn> turns(SlabHistory slab) {

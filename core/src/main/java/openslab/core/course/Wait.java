@@ -89,7 +89,9 @@ public sealed interface Wait {
         if (minutes < 1) {
             return Math.round(minutes * 60) + " s";
         }
-        return minutes < 60 ? Math.round(minutes) + " min" : Show.number(Unit.HOUR.fromBase(minutes), 0) + " h";
+        return minutes < 60
+                ? Math.round(minutes) + " min"
+                : Show.number(Unit.HOUR.fromBase(minutes), minutes % 60 == 0 ? 0 : 1) + " h";
     }
 
     private static Instant after(Instant began, double minutes) {

@@ -17,19 +17,23 @@ import openslab.core.course.Course;
 import openslab.core.course.Deed;
 import openslab.core.course.Gate;
 import openslab.core.course.Staging;
-import openslab.core.prep.PrepPlan;
-import openslab.core.prep.ProfileNeed;
+import openslab.core.course.Step;
+import openslab.core.cure.CureTime;
 import openslab.core.product.Clock;
 import openslab.core.product.Liquid;
 import openslab.core.quantity.Dimension;
+import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
 import openslab.core.survey.Site;
 import openslab.core.survey.Survey;
+import openslab.core.survey.TestGroup;
+import openslab.core.survey.TestMethod;
 import openslab.core.survey.Verdict;
 import openslab.core.survey.method.Climate;
 
@@ -57,19 +61,24 @@ public final class Conduct {
     private static final double OFF = 0.25;
 
     private static final Source OURS = Source.ours("what was done is kept with what stood against it");
-    private static final Set<String> AIR =
-            Set.of("slab-temperature", "air-humidity", "dew-point-margin", "climate-fresh");
+    private static final Source RATE = Source.ours("a quarter more or less than the sheet's rate is another film");
 
     private final ZoneFacts zone;
     private final UnitSystem system;
     private final BuildUp buildUp;
-    /** What was known of the floor after so many entries: coats change none of it. */
-    private final Map<Long, State> states = new HashMap<>();
+    private final Optional<Limits> limits;
+    /** When anything was learnt of the floor, in order: coats tell nothing of it. */
+    private final long[] learnt;
 
-    private final Map<Instant, List<Finding>> floors = new HashMap<>();
+    private final Map<Integer, State> states = new HashMap<>();
+    private Optional<PrepLog.Run> today = Optional.empty();
 
-    /** @param prep empty where preparation is through */
-    private record State(ZoneFacts then, Optional<Finding> prep) {}
+    /**
+     * What was known of the floor after so many entries.
+     *
+     * @param against what stood in the way of a coat, whatever the hour
+     */
+    private record State(ZoneFacts then, List<Finding> against) {}
 
     Conduct(ZoneFacts zone, UnitSystem system) {
         this(zone, BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system), system);
@@ -79,42 +88,63 @@ public final class Conduct {
         this.zone = zone;
         this.system = system;
         this.buildUp = buildUp;
+        this.limits = buildUp.limits();
+        this.learnt = zone.standing().stream()
+                .filter(e -> !isCoat(e))
+                .mapToLong(e -> e.at().toEpochMilli())
+                .sorted()
+                .toArray();
     }
 
-    /** The same, where the preparation as it stands now has been reported already. */
-    Conduct knowing(PrepReport prep) {
-        states.put(known(Instant.MAX), new State(zone, unprepared(prep)));
+    private static boolean isCoat(LogEntry e) {
+        return e.kind() == LogEntry.Kind.COAT || e.kind() == LogEntry.Kind.BATCH;
+    }
+
+    /** The same, where preparation as it stands today has been worked out already. */
+    Conduct knowing(PrepLog.Run run) {
+        today = Optional.of(run);
         return this;
     }
 
-    /** How much was known by {@code at}. */
-    private long known(Instant at) {
-        return zone.standing().stream()
-                .filter(e -> !e.at().isAfter(at) && e.kind() != LogEntry.Kind.COAT && e.kind() != LogEntry.Kind.BATCH)
-                .count();
+    private PrepLog.Run run(ZoneFacts then) {
+        return then == zone && today.isPresent() ? today.get() : PrepLog.run(then, buildUp.profileNeed(), system);
     }
 
     private State state(Instant at) {
-        return states.computeIfAbsent(known(at), k -> {
-            ZoneFacts then = zone.asOf(at);
-            ProfileNeed need = buildUp.profileNeed();
-            return new State(then, unprepared(PrepReport.of(then, need, need, system)));
-        });
+        int known = 0;
+        int beyond = learnt.length;
+        while (known < beyond) {
+            int middle = (known + beyond) >>> 1;
+            if (learnt[middle] <= at.toEpochMilli()) {
+                known = middle + 1;
+            } else {
+                beyond = middle;
+            }
+        }
+        State there = states.get(known);
+        if (there == null) {
+            ZoneFacts then = known == learnt.length ? zone : zone.asOf(at);
+            there = new State(then, ground(then, at));
+            states.put(known, there);
+        }
+        return there;
     }
 
-    /** Everything in the log that something stood against, oldest first. */
+    /**
+     * Everything in the log that something stood against, oldest first. A step is looked at where today's course does not fit it, or
+     * where a reason was given for it: without one nothing that stood against it was taken.
+     */
     List<Stood> all() {
+        Set<String> odd = run(zone).course().misfits().stream()
+                .filter(m -> m.kind() != Course.Misfit.Kind.ELSEWHERE)
+                .map(m -> m.deed().key())
+                .collect(Collectors.toSet());
         var stood = new ArrayList<Stood>();
         for (LogEntry e : zone.standing()) {
-            if (e.kind() == LogEntry.Kind.COAT || e.kind() == LogEntry.Kind.BATCH) {
+            if (isCoat(e) || odd.contains(e.key()) || !e.note().isBlank()) {
                 add(stood, e, against(e));
             }
         }
-        Course course = course(zone);
-        Map<String, LogEntry> byKey = zone.standing().stream().collect(Collectors.toMap(LogEntry::key, e -> e));
-        course.misfits().stream()
-                .filter(m -> m.kind() != Course.Misfit.Kind.ELSEWHERE)
-                .forEach(m -> add(stood, byKey.get(m.deed().key()), List.of(misfit(m, course))));
         return stood.stream().sorted(Comparator.comparing(Stood::at)).toList();
     }
 
@@ -149,7 +179,9 @@ public final class Conduct {
         if (layer.isEmpty()) {
             return List.of();
         }
-        var findings = new ArrayList<>(floors.computeIfAbsent(at, this::floor));
+        State state = state(at);
+        var findings = new ArrayList<>(air(state.then(), at));
+        findings.addAll(state.against());
         below(layer.get()).ifPresent(below -> {
             Optional<Instant> on = coated(below, at);
             if (on.isEmpty()) {
@@ -175,16 +207,67 @@ public final class Conduct {
                 .max(Comparator.naturalOrder());
     }
 
-    /** What the survey, the air and preparation say, as they were known at {@code at}. */
-    private List<Finding> floor(Instant at) {
+    private Site site(Limits asked, Instant at) {
+        return new Site(asked, zone.substrate(), zone.shape().area(system).base(), system, at);
+    }
+
+    /** What changes by the hour: the air, the slab's temperature, how long ago both were read, and the slab's age. */
+    private List<Finding> air(ZoneFacts then, Instant at) {
+        if (limits.isEmpty()) {
+            return List.of();
+        }
+        if (then.survey().newest(Climate.ID).isEmpty()) {
+            return List.of(Finding.of("climate" + Survey.MISSING)
+                    .measured("never read")
+                    .needed("air and slab read before the first stir", OURS)
+                    .hold(
+                            "air and slab not read",
+                            "Nobody can say whether the sheet's limits were kept.",
+                            "Read air and slab, then mix."));
+        }
+        return then.survey().findings(site(limits.get(), at), Conduct::isOfTheHour).stream()
+                .filter(f -> f.verdict() != Verdict.GO)
+                .toList();
+    }
+
+    private static boolean isOfTheHour(TestMethod method) {
+        return method.about().group() == TestGroup.AIR;
+    }
+
+    /** What the rest of the survey says, and preparation: the same until somebody learns more. */
+    private List<Finding> ground(ZoneFacts then, Instant at) {
         var findings = new ArrayList<Finding>();
-        State state = state(at);
-        buildUp.limits().ifPresent(l -> survey(state.then(), l, at, findings));
-        state.prep().ifPresent(findings::add);
+        limits.map(l -> site(l, at)).ifPresent(site -> {
+            var found = new ArrayList<>(ZoneReport.doubts(then));
+            found.addAll(then.survey().drawn(site));
+            found.addAll(then.survey().findings(site, m -> !isOfTheHour(m)));
+            held(found).ifPresent(findings::add);
+        });
+        unprepared(run(then)).ifPresent(findings::add);
         return findings;
     }
 
-    private static Optional<Finding> unprepared(PrepReport prep) {
+    private static Optional<Finding> held(List<Finding> found) {
+        List<Finding> held = found.stream()
+                .filter(f -> f.verdict().compareTo(Verdict.HOLD) >= 0)
+                .sorted(Comparator.comparing(Finding::verdict).reversed())
+                .toList();
+        if (held.isEmpty()) {
+            return Optional.empty();
+        }
+        Finding first = held.get(0);
+        return Optional.of(Finding.of("coat-against-survey")
+                .measured(briefs(held))
+                .needed("a survey that goes", OURS)
+                .close(
+                        first.verdict(),
+                        first.verdict() == Verdict.STOP ? "the survey stops it" : "the survey is on hold",
+                        first.because(),
+                        first.remedy()));
+    }
+
+    private Optional<Finding> unprepared(PrepLog.Run run) {
+        PrepReport prep = PrepReport.of(run, buildUp.profileByThickness(), system);
         if (prep.mark() == Mark.DONE) {
             return Optional.empty();
         }
@@ -200,40 +283,6 @@ public final class Conduct {
                         "preparation is not through",
                         "A film holds no better than what it was put on.",
                         "Finish preparation, gate by gate, before anything goes on."));
-    }
-
-    private void survey(ZoneFacts then, Limits limits, Instant at, List<Finding> findings) {
-        double areaM2 = zone.shape().area(system).base();
-        var site = new Site(limits, zone.substrate(), areaM2, system, at);
-        Map<Boolean, List<Finding>> byAir = then.survey().findings(site, ZoneReport.doubts(then)).stream()
-                .filter(f -> f.verdict() != Verdict.GO)
-                .sorted(Comparator.comparing(Finding::verdict).reversed())
-                .collect(Collectors.partitioningBy(f -> AIR.contains(f.rule())));
-        findings.addAll(byAir.get(true));
-        List<Finding> held = byAir.get(false).stream()
-                .filter(f -> f.verdict().compareTo(Verdict.HOLD) >= 0)
-                .filter(f -> !f.rule().startsWith(Climate.ID))
-                .toList();
-        if (then.survey().newest(Climate.ID).isEmpty()) {
-            findings.add(Finding.of("climate" + Survey.MISSING)
-                    .measured("never read")
-                    .needed("air and slab read before the first stir", OURS)
-                    .hold(
-                            "air and slab not read",
-                            "Nobody can say whether the sheet's limits were kept.",
-                            "Read air and slab, then mix."));
-        }
-        if (!held.isEmpty()) {
-            Verdict worst = Verdict.worst(held.stream().map(Finding::verdict).toList());
-            findings.add(Finding.of("coat-against-survey")
-                    .measured(briefs(held))
-                    .needed("a survey that goes", OURS)
-                    .close(
-                            worst,
-                            worst == Verdict.STOP ? "the survey stops it" : "the survey is on hold",
-                            held.get(0).because(),
-                            held.get(0).remedy()));
-        }
     }
 
     private static String briefs(List<Finding> findings) {
@@ -256,30 +305,36 @@ public final class Conduct {
     /** Too early it traps solvent and stays soft; too late it lies on a closed film and peels. */
     private Optional<Finding> window(LayerChoice below, Instant on, Instant at) {
         OptionalDouble slabC = zone.slabC(on);
-        Optional<Instant> opens = runsOut(below, Clock.RECOAT_OPENS, on, slabC);
-        Optional<Instant> closes = runsOut(below, Clock.RECOAT_CLOSES, on, slabC);
         String after =
                 hours(on, at) + " after the " + Show.lower(below.sheet().role().label());
         var finding = Finding.of("coat-outside-its-window").measured(after);
-        if (opens.map(at::isBefore).orElse(false)) {
-            return Optional.of(finding.needed(
-                            "not before " + hours(on, opens.get()),
-                            below.sheet().source())
+        if (runsOut(below, Clock.RECOAT_OPENS, on, slabC).map(at::isBefore).orElse(false)) {
+            return Optional.of(asked(finding, "not before ", below, Clock.RECOAT_OPENS, slabC)
                     .hold(
                             "the recoat window was not open yet",
                             "What is still wet below cannot leave any more: it stays soft and lifts.",
                             "Wait until the window opens."));
         }
-        if (closes.map(c -> c.isBefore(at)).orElse(false)) {
-            return Optional.of(finding.needed(
-                            "not after " + hours(on, closes.get()),
-                            below.sheet().source())
+        if (runsOut(below, Clock.RECOAT_CLOSES, on, slabC)
+                .map(c -> c.isBefore(at))
+                .orElse(false)) {
+            return Optional.of(asked(finding, "not after ", below, Clock.RECOAT_CLOSES, slabC)
                     .hold(
                             "the recoat window had closed",
                             "A film that has cured takes no other on: it peels off as a sheet.",
                             "Abrade the whole of it, vacuum and wipe, then coat."));
         }
         return Optional.empty();
+    }
+
+    private Finding.Draft asked(
+            Finding.Draft finding, String words, LayerChoice below, Clock clock, OptionalDouble slabC) {
+        Figure time = CureTime.of(below.sheet(), clock, slabC.orElseThrow(), system)
+                .minutes()
+                .orElseThrow();
+        return finding.needed(
+                        words + Show.in(Unit.HOUR, time.base()), below.sheet().source())
+                .working(time);
     }
 
     private static Optional<Instant> runsOut(LayerChoice layer, Clock clock, Instant from, OptionalDouble slabC) {
@@ -304,18 +359,30 @@ public final class Conduct {
     }
 
     private Optional<Finding> spread(LogEntry e, LayerChoice layer, Liquid liquid) {
-        double reached =
-                e.values().get("area").base() / e.values().get("volume").base();
-        double ratio = reached / liquid.spreadM2PerL();
+        double areaM2 = e.values().get("area").base();
+        double litres = e.values().get("volume").base();
+        double ratio = areaM2 / litres / liquid.spreadM2PerL();
         if (Math.abs(ratio - 1) <= OFF) {
             return Optional.empty();
         }
         Unit unit = Unit.of(Dimension.SPREAD, system);
+        var w = new Worksheet(system);
+        w.given("a", "spread over", areaM2, Unit.SQUARE_METRE);
+        w.given("v", "mixed", litres, Unit.LITRE);
+        Figure reached = w.figure(
+                "spread rate",
+                "s",
+                "a/v",
+                areaM2 / litres,
+                Unit.SQUARE_METRE_PER_LITRE,
+                Source.arithmetic("as logged"));
         var finding = Finding.of("batch-off-its-rate")
-                .measured(Show.in(unit, reached))
+                .measured(reached.text())
                 .needed(
-                        Show.in(unit, liquid.spreadM2PerL()) + ", a quarter more or less",
-                        layer.sheet().source());
+                        Show.in(unit, liquid.spreadM2PerL()) + " of "
+                                + layer.sheet().name() + ", a quarter more or less",
+                        RATE)
+                .working(reached);
         return Optional.of(
                 ratio > 1
                         ? finding.watch(
@@ -333,14 +400,15 @@ public final class Conduct {
         boolean logged = then.standing().stream().anyMatch(s -> s.key().equals(e.key()));
         ZoneFacts with = logged ? then : then.with(e);
         var findings = new ArrayList<Finding>();
-        Course course = course(with);
+        PrepLog.Run run = run(with);
+        Course course = run.course();
         course.misfits().stream()
                 .filter(m -> m.deed().key().equals(e.key()))
                 .filter(m -> m.kind() != Course.Misfit.Kind.ELSEWHERE)
                 .map(m -> misfit(m, course))
                 .forEach(findings::add);
         if (e.kind() == LogEntry.Kind.BEGUN) {
-            unstaged(then, e).ifPresent(findings::add);
+            unstaged(with, run.plan().steps(), e).ifPresent(findings::add);
         }
         return findings;
     }
@@ -368,10 +436,9 @@ public final class Conduct {
                 .orElse(deed.subject());
     }
 
-    private Optional<Finding> unstaged(ZoneFacts then, LogEntry e) {
-        PrepPlan plan = PrepLog.plan(then, buildUp.profileNeed(), system);
-        Staging staging = Staging.of(plan.steps(), PrepLog.ticks(then), e.at());
-        return plan.steps().stream()
+    private Optional<Finding> unstaged(ZoneFacts then, List<Step> steps, LogEntry e) {
+        Staging staging = Staging.of(steps, PrepLog.ticks(then), e.at());
+        return steps.stream()
                 .filter(s -> s.id().equals(e.subject()))
                 .findFirst()
                 .map(staging::missing)
@@ -383,10 +450,5 @@ public final class Conduct {
                                 "begun before everything lay ready",
                                 "Nobody fetches goggles or fresh water while a clock runs.",
                                 "Lay it ready and tick it."));
-    }
-
-    private Course course(ZoneFacts facts) {
-        PrepPlan plan = PrepLog.plan(facts, buildUp.profileNeed(), system);
-        return PrepLog.course(facts, plan, PrepLog.deeds(facts), system);
     }
 }

@@ -1,9 +1,7 @@
 package openslab.core.job;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import openslab.core.prep.PrepMethods;
 import openslab.core.quantity.Field;
 import openslab.core.survey.TestMethod;
@@ -14,30 +12,23 @@ import openslab.core.survey.area.Defect;
  * Whether an entry still means something. Log entries outlive the methods they were made with: one that names a test, a gate or a
  * defect that is no more, or lacks what is asked today, stays readable as words and counts for nothing.
  */
-public final class Known {
+final class Known {
     private static final Map<String, List<Field>> GATES = PrepMethods.gateFields();
 
     private Known() {}
 
-    public static boolean is(LogEntry e) {
+    static boolean is(LogEntry e) {
         return switch (e.kind()) {
             case READING ->
                 TestMethods.find(e.subject()).map(m -> has(e, m.fields())).orElse(false);
             case SET ->
                 TestMethods.find(e.subject()).flatMap(TestMethod::standing).isPresent();
-            case AREA -> defect(e.subject()).isPresent();
+            case AREA -> Defect.find(e.subject()).isPresent();
             case GATE -> GATES.containsKey(e.subject()) && has(e, GATES.get(e.subject()));
             case BATCH -> has(e, LogEntry.BATCH_FIELDS);
             case PLACE -> has(e, LogEntry.PLACE_FIELDS);
             default -> true;
         };
-    }
-
-    /** The defect of an entry; empty where there is none of this name any more. */
-    public static Optional<Defect> defect(String subject) {
-        return Arrays.stream(Defect.values())
-                .filter(d -> d.name().equals(subject))
-                .findFirst();
     }
 
     private static boolean has(LogEntry e, List<Field> fields) {

@@ -1,13 +1,11 @@
 package openslab.core.job;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import openslab.core.course.Course;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.Shapes2D;
-import openslab.core.prep.PrepPlan;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.InvalidInput.Fault;
@@ -77,10 +75,8 @@ public final class LogGuard {
      * @throws InvalidInput for a step or a gate that this preparation does not have: it cannot have been done
      */
     private static List<Fault> oddities(ZoneFacts zone, LogEntry entry, UnitSystem system) {
-        PrepPlan plan = PrepLog.plan(zone, PrepLog.need(zone, system), system);
-        var deeds = new ArrayList<>(PrepLog.deeds(zone));
-        PrepLog.deed(entry).forEach(deeds::add);
-        List<Course.Misfit> own = PrepLog.course(zone, plan, deeds, system).misfits().stream()
+        PrepLog.Run run = PrepLog.run(zone.with(entry), PrepLog.need(zone, system), system);
+        List<Course.Misfit> own = run.course().misfits().stream()
                 .filter(m -> m.deed().key().equals(entry.key()))
                 .toList();
         List<Fault> faults = own.stream().map(Course.Misfit::fault).toList();

@@ -72,9 +72,12 @@ final class PrepLog {
                 : plan;
     }
 
-    /** How the plan went. */
-    static Course course(ZoneFacts zone, PrepPlan plan, List<Deed> deeds, UnitSystem system) {
-        return Course.of(plan.steps(), deeds, extent(zone, system), zone.slab());
+    /** A plan, and how it went. */
+    record Run(PrepPlan plan, Course course) {}
+
+    static Run run(ZoneFacts zone, ProfileNeed need, UnitSystem system) {
+        PrepPlan plan = plan(zone, need, system);
+        return new Run(plan, Course.of(plan.steps(), deeds(zone), extent(zone, system), zone.slab()));
     }
 
     static Extent extent(ZoneFacts zone, UnitSystem system) {

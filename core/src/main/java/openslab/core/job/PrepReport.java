@@ -113,9 +113,10 @@ public record PrepReport(
         return open().stream().filter(s -> s.ready().isPresent()).findFirst();
     }
 
-    static PrepReport of(ZoneFacts zone, ProfileNeed need, ProfileNeed byThickness, UnitSystem system) {
-        PrepPlan plan = PrepLog.plan(zone, need, system);
-        Course course = PrepLog.course(zone, plan, PrepLog.deeds(zone), system);
+    static PrepReport of(PrepLog.Run run, ProfileNeed byThickness, UnitSystem system) {
+        PrepPlan plan = run.plan();
+        ProfileNeed need = plan.need();
+        Course course = run.course();
         return new PrepReport(
                 plan.method().map(PrepMethod::id).orElse(""),
                 plan.method().map(PrepMethod::title).orElse("No method fits"),

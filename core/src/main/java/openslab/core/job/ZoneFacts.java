@@ -24,6 +24,7 @@ import openslab.core.survey.Standing;
 import openslab.core.survey.Survey;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.TestMethods;
+import openslab.core.survey.area.Defect;
 import openslab.core.survey.area.DefectArea;
 import openslab.core.survey.method.Climate;
 import openslab.core.survey.place.Placement;
@@ -116,7 +117,7 @@ public final class ZoneFacts {
                 .filter(e -> e.kind() == LogEntry.Kind.AREA)
                 .map(e -> new DefectArea(
                         e.key(),
-                        Known.defect(e.subject()).orElseThrow(),
+                        Defect.find(e.subject()).orElseThrow(),
                         e.place(),
                         e.ring(),
                         DefectArea.withinM2(shape.rings(), List.of(e.ring())),

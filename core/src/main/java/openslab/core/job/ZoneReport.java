@@ -63,8 +63,9 @@ public record ZoneReport(
         Optional<Site> site = limits.map(l -> new Site(l, zone.substrate(), area.base(), system, now));
         Survey.Judgement judged = site.map(s -> survey.judge(s, besides)).orElseGet(ZoneReport::nothingChosen);
         ProfileNeed need = buildUp.profileNeed();
-        PrepReport prep = PrepReport.of(zone, need, buildUp.profileByThickness(), system);
-        var conduct = new Conduct(zone, buildUp, system).knowing(prep);
+        PrepLog.Run run = PrepLog.run(zone, need, system);
+        PrepReport prep = PrepReport.of(run, buildUp.profileByThickness(), system);
+        var conduct = new Conduct(zone, buildUp, system).knowing(run);
         List<LayerReport> layers = LayerStack.of(zone, buildUp, conduct, area.base(), where, system, now);
         Optional<LayerReport> top =
                 layers.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b);

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Figure;
@@ -128,7 +129,8 @@ public final class Survey {
 
     /** @param besides what was found by other means than tests: a plan that does not close, say */
     public Judgement judge(Site site, List<Finding> besides) {
-        var findings = beside(site, besides);
+        var findings = new ArrayList<>(besides);
+        findings.addAll(drawn(site));
         var tallies = new ArrayList<Tally>();
         var entries = new ArrayList<Entry>();
         for (TestMethod method : TestMethods.ALL) {
@@ -156,21 +158,20 @@ public final class Survey {
         return new Judgement(worst(findings), summary(findings), findings, tallies, entries, earliest(findings));
     }
 
-    /** What {@link #judge} finds, and nothing of how it is told. */
-    public List<Finding> findings(Site site, List<Finding> besides) {
-        var findings = beside(site, besides);
-        for (TestMethod method : TestMethods.ALL) {
+    /** What {@link #judge} finds beside tests, and nothing of how it is told. */
+    public List<Finding> drawn(Site site) {
+        return Areas.findings(areas, site);
+    }
+
+    /** What {@link #judge} finds by such methods, and nothing of how it is told. */
+    public List<Finding> findings(Site site, Predicate<TestMethod> which) {
+        var findings = new ArrayList<Finding>();
+        for (TestMethod method : TestMethods.ALL.stream().filter(which).toList()) {
             List<Reading> current = current(method.id());
             boolean few = method.asked(this, site)
                     && taken(method, current, site) < method.count().of(site.areaM2());
             findings.addAll(own(method, site, current, few, r -> judged(method, r, site)));
         }
-        return findings;
-    }
-
-    private List<Finding> beside(Site site, List<Finding> besides) {
-        var findings = new ArrayList<>(besides);
-        findings.addAll(Areas.findings(areas, site));
         return findings;
     }
 

@@ -15,7 +15,6 @@ import java.util.stream.IntStream;
 import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
 import openslab.core.job.JobBuying;
-import openslab.core.job.Known;
 import openslab.core.job.LogEntry;
 import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
@@ -283,8 +282,7 @@ public class JobViews {
             case TICK -> "Lies ready: " + Things.label(e.subject()).orElse(e.subject());
             case PLACE -> "Place marked: " + values;
             case SET -> method(e) + " set out";
-            case AREA ->
-                "Drawn: " + Known.defect(e.subject()).map(Defect::label).orElse(e.subject());
+            case AREA -> "Drawn: " + Defect.find(e.subject()).map(Defect::label).orElse(e.subject());
             case NOTE -> "Note";
             case STRIKE ->
                 "Struck: " + (byKey.containsKey(e.subject()) ? what(byKey.get(e.subject()), byKey) : e.subject());

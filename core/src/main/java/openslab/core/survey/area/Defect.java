@@ -1,5 +1,7 @@
 package openslab.core.survey.area;
 
+import java.util.Arrays;
+import java.util.Optional;
 import java.util.function.Predicate;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Show;
@@ -197,6 +199,11 @@ public enum Defect {
 
     public String consequence() {
         return consequence;
+    }
+
+    /** Empty where there is none of this name, or none any more. */
+    public static Optional<Defect> find(String name) {
+        return Arrays.stream(values()).filter(d -> d.name().equals(name)).findFirst();
     }
 
     /**
