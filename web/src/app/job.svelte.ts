@@ -37,18 +37,31 @@ export class JobDesk {
   othersWrote = $state(0);
 
   readonly #id: string;
+  /** Counts the answers that were shown: one that was asked for before another landed may be older than it. */
+  #landed = 0;
 
   constructor(id: string) {
     this.#id = id;
   }
 
   async load(): Promise<void> {
+    const landed = this.#landed;
     try {
-      this.job = await api.job(this.#id);
-      this.problem = null;
+      const job = await api.job(this.#id);
+      if (this.#landed === landed) {
+        this.#show(job);
+      } else {
+        await this.load();
+      }
     } catch (e) {
       this.problem = asProblem(e);
     }
+  }
+
+  #show(job: JobView): void {
+    this.#landed++;
+    this.job = job;
+    this.problem = null;
   }
 
   /** Follows what other screens write. */
@@ -120,8 +133,14 @@ export class JobDesk {
 
   /** A stale write is answered only once the job is here as it is now, so that saving again has seen it. */
   async #take(write: Promise<JobView>, said: string): Promise<void> {
+    const landed = this.#landed;
     try {
-      this.job = await write;
+      const job = await write;
+      if (this.#landed === landed) {
+        this.#show(job);
+      } else {
+        await this.load();
+      }
     } catch (e) {
       if (e instanceof ApiProblem && e.status === 412) {
         await this.load();

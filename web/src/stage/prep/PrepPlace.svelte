@@ -35,7 +35,7 @@
   function ask(of: ZoneView) {
     prepSheet(job.id, of.id).then(
       (s) => {
-        if (of.id === zone.id) {
+        if (of === zone) {
           sheet = s;
           problem = null;
         }
@@ -83,62 +83,67 @@
 </div>
 <Trouble {problem} shown={[]} />
 
-<div class="columns">
-  <div>
-    {#if sheet && sheet.staging.length > 0}
-      {#key zone.id}
-        <StagingList {desk} {zone} things={sheet.staging} {wanted} />
-      {/key}
-    {/if}
-    <ol>
-      {#each prep.steps as step, i (`${step.id} ${step.round}`)}
-        <StepRow {desk} {job} {zone} {step} n={i + 1} sheet={sheetOf(step.id)} />
-      {/each}
-    </ol>
-    <Fold title="Mix a wash" about="Any ratio into any vessel, and what must never meet.">
-      <WashDesk {job} {zone} />
-    </Fold>
-    <Fold
-      title="Silica that was measured"
-      about="What a laboratory found in the air of a shift, averaged over eight hours."
-    >
-      <ShiftDesk {units} />
-    </Fold>
-  </div>
-  <section>
-    {#if sheet && sheet.used.length > 0}
-      <h2>To buy and to bring</h2>
-      <dl>
-        {#each sheet.used as figure (figure.label)}
-          <dt>{figure.label}</dt>
-          <dd><FigureButton {figure} /></dd>
+<!-- drawn once it is known what each step takes: nothing moves under a hand that is about to press -->
+{#if sheet === null && problem === null}
+  <p class="soft">What it takes is being worked out …</p>
+{:else}
+  <div class="columns">
+    <div>
+      {#if sheet && sheet.staging.length > 0}
+        {#key zone.id}
+          <StagingList {desk} {zone} things={sheet.staging} {wanted} />
+        {/key}
+      {/if}
+      <ol>
+        {#each prep.steps as step, i (`${step.id} ${step.round}`)}
+          <StepRow {desk} {job} {zone} {step} n={i + 1} sheet={sheetOf(step.id)} />
         {/each}
-      </dl>
-    {/if}
-    {#if sheet && prep.method !== ''}<RepairList repairs={sheet.repairs} />{/if}
-    <h2>Why not the others</h2>
-    {#each here as refused (refused.method)}
-      <h3>{refused.title}</h3>
-      <ul>
-        {#each refused.reasons as reason (reason)}<li>{reason}</li>{/each}
-      </ul>
-    {/each}
-    {#if elsewhere.length > 0}
+      </ol>
+      <Fold title="Mix a wash" about="Any ratio into any vessel, and what must never meet.">
+        <WashDesk {job} {zone} />
+      </Fold>
+      <Fold
+        title="Silica that was measured"
+        about="What a laboratory found in the air of a shift, averaged over eight hours."
+      >
+        <ShiftDesk {units} />
+      </Fold>
+    </div>
+    <section>
+      {#if sheet && sheet.used.length > 0}
+        <h2>To buy and to bring</h2>
+        <dl>
+          {#each sheet.used as figure (figure.label)}
+            <dt>{figure.label}</dt>
+            <dd><FigureButton {figure} /></dd>
+          {/each}
+        </dl>
+      {/if}
+      {#if sheet && prep.method !== ''}<RepairList repairs={sheet.repairs} />{/if}
+      <h2>Why not the others</h2>
+      {#each here as refused (refused.method)}
+        <h3>{refused.title}</h3>
+        <ul>
+          {#each refused.reasons as reason (reason)}<li>{reason}</li>{/each}
+        </ul>
+      {/each}
+      {#if elsewhere.length > 0}
+        <p class="soft">
+          For other floors: {elsewhere.map((r) => r.title.toLowerCase()).join(', ')}.
+        </p>
+      {/if}
+      <SourceLine
+        source={{
+          kind: 'COMMON_PRACTICE',
+          sentence: 'Grind or etch, never both for one coat: common practice, no source.',
+        }}
+      />
       <p class="soft">
-        For other floors: {elsewhere.map((r) => r.title.toLowerCase()).join(', ')}.
+        Cautions here are the usual ones. Local rules, the sheet in hand and licensed people decide.
       </p>
-    {/if}
-    <SourceLine
-      source={{
-        kind: 'COMMON_PRACTICE',
-        sentence: 'Grind or etch, never both for one coat: common practice, no source.',
-      }}
-    />
-    <p class="soft">
-      Cautions here are the usual ones. Local rules, the sheet in hand and licensed people decide.
-    </p>
-  </section>
-</div>
+    </section>
+  </div>
+{/if}
 {#if pacing}
   <PaceDialog
     {units}
