@@ -3,6 +3,7 @@ import type {
   ChoicesView,
   Collected,
   ColumnMapping,
+  CycleForm,
   DrawingOffer,
   DryDown,
   EchoView,
@@ -41,6 +42,7 @@ import type {
   WashesView,
   WashForm,
   ZoneForm,
+  ZoneReport,
 } from './types';
 
 export interface Fault {
@@ -217,6 +219,32 @@ export const editLayer = (
 
 export const log = (jobId: string, zoneId: string, key: string, body: LogForm): Promise<JobView> =>
   call('POST', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/log`, { key, body });
+
+const cycles = (jobId: string, zoneId: string) =>
+  `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/cycles`;
+
+export const beginCycle = (
+  jobId: string,
+  zoneId: string,
+  key: string,
+  version: number,
+  body: CycleForm,
+) => call<JobView>('POST', cycles(jobId, zoneId), { key, version, body });
+
+export const takeCycleBack = (
+  where: { jobId: string; zoneId: string; number: number },
+  key: string,
+  version: number,
+) =>
+  call<JobView>('DELETE', `${cycles(where.jobId, where.zoneId)}/${where.number}`, {
+    key,
+    version,
+    body: {},
+  });
+
+/** A zone as one of its cycles left it. */
+export const pastCycle = (jobId: string, zoneId: string, number: number): Promise<ZoneReport> =>
+  call('GET', `${cycles(jobId, zoneId)}/${number}`);
 
 export const echoShape = (
   shape: string,

@@ -356,6 +356,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/zones/{zoneId}/cycles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/cycles/{number}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["past"];
+        put?: never;
+        post?: never;
+        delete: operations["takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/zones/{zoneId}/dry-down": {
         parameters: {
             query?: never;
@@ -958,6 +990,14 @@ export interface components {
             parts: components["schemas"]["PartAmount"][];
             scale: components["schemas"]["PartAmount"][];
         };
+        Begin: {
+            asksWhy: string;
+            /** @enum {string} */
+            kind: "COAT" | "CLEAN" | "RESEAL" | "REPAIR" | "RECOAT";
+            label: string;
+            what: string;
+            whyNot: string;
+        };
         Bought: {
             /** Format: int32 */
             count: number;
@@ -1048,6 +1088,14 @@ export interface components {
             walkedM: number;
             withinTolerance?: boolean;
         };
+        Coat: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            layer: string;
+            sheet: string;
+            title: string;
+        };
         Collected: {
             more: boolean;
             /** Format: int64 */
@@ -1108,13 +1156,46 @@ export interface components {
             ring: boolean;
             to: components["schemas"]["PlaceForm"];
         };
+        CycleForm: {
+            at: string;
+            by: string;
+            kind: string;
+            patch: string;
+            why: string;
+        };
+        CyclePart: {
+            at: string;
+            by: string;
+            kind: string;
+            layers: components["schemas"]["LayerPart"][];
+            patch: string;
+            why: string;
+        };
+        CycleReport: {
+            /** Format: date-time */
+            began?: string;
+            by: string;
+            coats: components["schemas"]["Coat"][];
+            empty: boolean;
+            /** @enum {string} */
+            kind: "COAT" | "CLEAN" | "RESEAL" | "REPAIR" | "RECOAT";
+            label: string;
+            /** Format: date-time */
+            last?: string;
+            /** Format: int32 */
+            number: number;
+            patch: string;
+            what: string;
+            why: string;
+        };
         DefectArea: {
             /** Format: double */
             areaM2: number;
             /** Format: date-time */
             at: string;
             /** @enum {string} */
-            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "ANTIQUE" | "FAILED_OVERLAY" | "WORN" | "DUSTING" | "HOLLOW" | "DAMP";
+            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "OLD_COAT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "ANTIQUE" | "FAILED_OVERLAY" | "WORN" | "DUSTING" | "HOLLOW" | "DAMP";
+            everywhere?: boolean;
             key: string;
             name: string;
             ring: components["schemas"]["Corner"][];
@@ -1619,8 +1700,11 @@ export interface components {
         LogForm: {
             at: string;
             by: string;
+            /** Format: int32 */
+            cycle: number;
             instrument: components["schemas"]["PapersForm"];
             kind: string;
+            method: string;
             note: string;
             place: string;
             ring: components["schemas"]["Corner"][];
@@ -1634,6 +1718,8 @@ export interface components {
             /** Format: date-time */
             at: string;
             by: string;
+            /** Format: int32 */
+            cycle: number;
             key: string;
             kind: string;
             note: string;
@@ -2110,7 +2196,7 @@ export interface components {
         };
         Share: {
             /** @enum {string} */
-            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "ANTIQUE" | "FAILED_OVERLAY" | "WORN" | "DUSTING" | "HOLLOW" | "DAMP";
+            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "OLD_COAT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "ANTIQUE" | "FAILED_OVERLAY" | "WORN" | "DUSTING" | "HOLLOW" | "DAMP";
             label: string;
             share: components["schemas"]["FigureView"];
         };
@@ -2459,6 +2545,7 @@ export interface components {
             washWater: boolean;
         };
         ZonePart: {
+            cycles: components["schemas"]["CyclePart"][];
             facts: components["schemas"]["ZoneForm"];
             id: string;
             layers: components["schemas"]["LayerPart"][];
@@ -2467,8 +2554,10 @@ export interface components {
         ZoneReport: {
             area: components["schemas"]["FigureView"];
             areas: components["schemas"]["Judged"][];
+            begins: components["schemas"]["Begin"][];
             clocks: components["schemas"]["RunningClock"][];
             conduct: components["schemas"]["Stood"][];
+            cycles: components["schemas"]["CycleReport"][];
             id: string;
             layers: components["schemas"]["LayerReport"][];
             limits?: components["schemas"]["Limits"];
@@ -3158,6 +3247,87 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["CandidateReport"][];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CycleForm"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
+                };
+            };
+        };
+    };
+    past: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ZoneReport"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                jobId: string;
+                zoneId: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobView"];
                 };
             };
         };

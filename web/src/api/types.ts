@@ -13,9 +13,16 @@ export type LayerForm = Schemas['LayerForm'];
 export type Buying = Schemas['Buying'];
 export type LayerReport = Schemas['LayerReport'];
 export type LayerView = Schemas['LayerView'];
-/** A reading may say what it was taken with, an area has corners; nothing else has either. */
-export type LogForm = Omit<Schemas['LogForm'], 'instrument' | 'ring'> &
-  Partial<Pick<Schemas['LogForm'], 'instrument' | 'ring'>>;
+type Optional<T, K extends keyof T> = Omit<T, K> & Partial<Pick<T, K>>;
+
+/**
+ * A reading may say what it was taken with, an area has corners; nothing else has either. What is logged belongs to the cycle that
+ * the zone is in, unless it says another.
+ */
+export type LogForm = Optional<Schemas['LogForm'], 'instrument' | 'ring' | 'cycle' | 'method'>;
+export type CycleForm = Optional<Schemas['CycleForm'], 'at' | 'why' | 'patch'>;
+export type CycleReport = Schemas['CycleReport'];
+export type Begin = Schemas['Begin'];
 export type LogView = Schemas['LogView'];
 export type FigureView = Schemas['FigureView'];
 export type SourceView = Schemas['SourceView'];

@@ -44,6 +44,11 @@
   const chosen = $derived(stratum === '' ? 'slab' : stratum);
   const narrow = $derived(width < 760);
 
+  // another place begins at its top
+  $effect(() => {
+    void [zoneId, chosen];
+    scrollTo(0, 0);
+  });
   $effect(() => void desk.load());
   $effect(() => desk.watch());
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { JobView, ZoneView } from '../api/types';
+  import HistoryPlace from '../stage/care/HistoryPlace.svelte';
   import ServicePlace from '../stage/care/ServicePlace.svelte';
   import PlanPlace from '../stage/floor/PlanPlace.svelte';
   import LayerPlace from '../stage/mix/LayerPlace.svelte';
@@ -26,6 +27,8 @@
   <SurveyPlace {desk} {job} {zone} {onreading} />
 {:else if chosen === 'prep'}
   <PrepPlace {desk} {job} {zone} />
+{:else if chosen === 'history' || chosen.startsWith('film-')}
+  <HistoryPlace {desk} {job} {zone} />
 {:else if layer}
   {#key layer.id}<LayerPlace {desk} {job} {zone} {layer} />{/key}
 {:else}

@@ -2,6 +2,7 @@ import * as api from '../api/client';
 import { ApiProblem, asProblem } from '../api/client';
 import { smaller } from '../parts/picture';
 import type {
+  CycleForm,
   FigureView,
   Finding,
   JobForm,
@@ -112,6 +113,15 @@ export class JobDesk {
 
   async editZone(zoneId: string, key: string, form: ZoneForm): Promise<void> {
     await this.#take(api.editZone(this.#id, zoneId, key, this.version, form), 'Zone saved');
+  }
+
+  async beginCycle(zoneId: string, key: string, form: CycleForm): Promise<void> {
+    await this.#take(api.beginCycle(this.#id, zoneId, key, this.version, form), 'The next begins');
+  }
+
+  async takeCycleBack(zoneId: string, number: number, key: string): Promise<void> {
+    const where = { jobId: this.#id, zoneId, number };
+    await this.#take(api.takeCycleBack(where, key, this.version), 'Taken back');
   }
 
   async editLayer(zoneId: string, layerId: string, key: string, form: LayerForm): Promise<void> {

@@ -28,6 +28,9 @@ export const dayMonth = (at: Date, zone: string): string =>
 export const monthYear = (at: Date, zone: string): string =>
   format(zone, { month: 'short', year: 'numeric' }).format(at);
 
+export const year = (at: Date, zone: string): string =>
+  format(zone, { year: 'numeric' }).format(at);
+
 export const longDate = (at: Date, zone: string): string =>
   format(zone, { day: 'numeric', month: 'long', year: 'numeric' }).format(at);
 

@@ -3,6 +3,7 @@
   import { appClock } from '../../app/clock.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
+  import { jobHref } from '../../app/route.svelte';
   import { left, longDate } from '../../parts/time';
   import ClockLadder from '../mix/ClockLadder.svelte';
 
@@ -19,6 +20,7 @@
 <header>
   <h1>In service</h1>
   <Mark mark={service.mark} />
+  <a href={jobHref(job.id, zone.id, 'history')}>What it went through, and the next time</a>
 </header>
 
 <div class="due">
@@ -66,7 +68,12 @@
   header {
     display: flex;
     align-items: baseline;
-    gap: 16px;
+    gap: 4px 16px;
+    flex-wrap: wrap;
+  }
+
+  header a {
+    margin-inline-start: auto;
   }
 
   h1 {

@@ -7,6 +7,7 @@
   import Mark from '../../parts/Mark.svelte';
   import SourceLine from '../../parts/SourceLine.svelte';
   import Trouble from '../../parts/Trouble.svelte';
+  import CycleLine from '../care/CycleLine.svelte';
   import PaceDialog from './PaceDialog.svelte';
   import RepairList from './RepairList.svelte';
   import ShiftDesk from './ShiftDesk.svelte';
@@ -60,6 +61,7 @@
   <h1>Preparation</h1>
   <Mark mark={prep.mark} />
 </header>
+<CycleLine {job} {zone} />
 <div class="choice">
   <p class="method">{prep.title}</p>
   <div>

@@ -41,12 +41,12 @@
         <li>
           <b>{area.name}</b>
           <span>{label(area.defect)}{gone ? `, proved gone at ${gone.place}` : ''}</span>
-          <Button
-            kind="quiet"
-            disabled={striking.busy}
-            onclick={() => void striking.strike(desk, zone.id, area.key)}
-            >Strike<span class="unseen"> {area.name}</span></Button
-          >
+          {#if area.key !== ''}<Button
+              kind="quiet"
+              disabled={striking.busy}
+              onclick={() => void striking.strike(desk, zone.id, area.key)}
+              >Strike<span class="unseen"> {area.name}</span></Button
+            >{/if}
         </li>
       {/each}
     </ul>

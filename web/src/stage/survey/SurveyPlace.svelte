@@ -7,6 +7,7 @@
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
   import { when } from '../../parts/time';
+  import CycleLine from '../care/CycleLine.svelte';
   import ZoneDialog from '../floor/ZoneDialog.svelte';
   import AreaList from './AreaList.svelte';
   import CandidateTable from './CandidateTable.svelte';
@@ -40,6 +41,7 @@
 </script>
 
 <h1>Slab survey</h1>
+<CycleLine {job} {zone} />
 <div class="verdict" data-verdict={judged.verdict}>
   <Mark mark={judged.verdict} size="large" />
   <p>

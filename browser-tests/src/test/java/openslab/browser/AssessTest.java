@@ -22,10 +22,6 @@ import org.testng.annotations.Test;
 /** What is wrong with a floor, found with a phone in one hand, and what it is read with. */
 public class AssessTest extends OnTheDemo {
 
-    private static Locator main(Page page) {
-        return page.getByRole(AriaRole.MAIN);
-    }
-
     private static Locator section(Page page, String heading) {
         return page.getByRole(
                 AriaRole.REGION, new Page.GetByRoleOptions().setName(heading).setExact(true));

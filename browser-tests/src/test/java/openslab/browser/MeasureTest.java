@@ -33,10 +33,6 @@ public class MeasureTest extends OnTheDemo {
         return page.getByLabel("Length of " + wall, new Page.GetByLabelOptions().setExact(true));
     }
 
-    private static Locator main(Page page) {
-        return page.getByRole(AriaRole.MAIN);
-    }
-
     @Test(dataProvider = "sizes")
     public void the_plan_is_fit_for_everybody(int width, int height) {
         Page page = measure(width, height, "Boat-repair");

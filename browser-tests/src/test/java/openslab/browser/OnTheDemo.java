@@ -42,6 +42,10 @@ abstract class OnTheDemo {
         return new Object[][] {{1280, 800}, {390, 844}};
     }
 
+    static Locator main(Page page) {
+        return page.getByRole(AriaRole.MAIN);
+    }
+
     Page rack(int width, int height) {
         Page page = app.page(width, height);
         page.navigate(app.address);

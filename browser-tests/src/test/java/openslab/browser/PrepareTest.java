@@ -14,10 +14,6 @@ import org.testng.annotations.Test;
 
 /** A floor is made fit to coat: the method by what is found and allowed, and a wash mixed for it. */
 public class PrepareTest extends OnTheDemo {
-    private static Locator main(Page page) {
-        return page.getByRole(AriaRole.MAIN);
-    }
-
     /** What the place allows decides: grind, then etch in quiet hours, then nothing where water freezes as well. */
     @Test
     public void the_place_decides_between_the_methods() {

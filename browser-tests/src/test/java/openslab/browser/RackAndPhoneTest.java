@@ -239,4 +239,40 @@ public class RackAndPhoneTest extends OnTheDemo {
         hands.climbTo("Preparation");
         assertThat(page.locator(".method")).hasText("Grind");
     }
+
+    /** Coated, washed and patched so far; now its top coat again, on what is there, and back while nothing was done. */
+    @Test
+    public void a_floor_begins_its_next_time_on_what_the_last_one_left() {
+        Page page = openJob(1280, 800, "School boiler house");
+        var hands = new Hands(page);
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Boiler house").setExact(true))
+                .click();
+        hands.climbTo("In service");
+        page.getByText("What it went through, and the next time").click();
+        var years = page.locator(".years > li");
+        assertThat(years).hasCount(3);
+        assertThat(years.nth(0)).containsText("Repair a patch, 14");
+        assertThat(years.nth(1)).containsText("Nothing went on.");
+        years.nth(2).getByText("How it was done").click();
+        assertThat(years.nth(2)).containsText("Tack cloth stays clean");
+        assertFit(page, "the history of a floor");
+        hands.press("Reseal");
+        hands.press("Begin: Reseal");
+        assertThat(main(page)).containsText("1 to 60 characters");
+        hands.fill("By", "Tamsin");
+        hands.fill("What for", "Dull on the way to the door");
+        hands.press("Begin: Reseal");
+        assertThat(main(page).locator(".method")).hasText("Wash, dull and wipe");
+        Locator core = page.getByRole(AriaRole.NAVIGATION).filter(new Locator.FilterOptions().setHasText("Primer"));
+        assertThat(core).containsText("laid 2021-06");
+        hands.climbTo("Slab");
+        assertThat(main(page)).containsText("The film stays");
+        page.getByText("What it went through before").click();
+        assertThat(years).hasCount(4);
+        hands.press("Take it back");
+        assertThat(years).hasCount(3);
+        assertThat(core).not().containsText("laid 2021-06");
+    }
 }

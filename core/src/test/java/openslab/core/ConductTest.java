@@ -136,7 +136,7 @@ public class ConductTest {
         assertTrue(asked(new Stories().surveyed(), new Stories().coat(2, "primer")));
         assertFalse(asked(ready(), new Stories().coat(2, "primer")));
         LogEntry coat = new Stories().coat(2, "primer").last();
-        LogGuard.require(new Stories().surveyed().facts(), withNote(coat), UnitSystem.METRIC);
+        LogGuard.take(new Stories().surveyed().facts(), withNote(coat), UnitSystem.METRIC);
     }
 
     /** Vacuumed before the profile was compared: it is done, it was too early, and both stand. */
@@ -188,7 +188,7 @@ public class ConductTest {
 
     private static boolean asked(Stories story, Stories with) {
         try {
-            LogGuard.require(story.facts(), with.last(), UnitSystem.METRIC);
+            LogGuard.take(story.facts(), with.last(), UnitSystem.METRIC);
             return false;
         } catch (InvalidInput e) {
             assertEquals(e.faults().get(e.faults().size() - 1).field(), "note");

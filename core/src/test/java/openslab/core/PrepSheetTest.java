@@ -58,7 +58,7 @@ public class PrepSheetTest {
 
     /** What the log may take at the end of a story. */
     private static void require(Stories story, Stories with) {
-        LogGuard.require(story.facts(), with.last(), UnitSystem.METRIC);
+        LogGuard.take(story.facts(), with.last(), UnitSystem.METRIC);
     }
 
     private static InvalidInput.Fault refused(Stories story, Stories with) {
@@ -241,10 +241,10 @@ public class PrepSheetTest {
                 "Wren",
                 "Prepared by the client's own crew.",
                 Map.of());
-        LogGuard.require(story.facts(), reason, UnitSystem.METRIC);
+        LogGuard.take(story.facts(), reason, UnitSystem.METRIC);
         var fault = refused(story, new Stories().batch(2, "primer", "volume=5 L area=40 m²"));
         assertEquals(fault.field(), "note");
-        LogGuard.require(story.ground().facts(), coat, UnitSystem.METRIC);
+        LogGuard.take(story.ground().facts(), coat, UnitSystem.METRIC);
     }
 
     @Test

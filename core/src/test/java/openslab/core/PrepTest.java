@@ -16,6 +16,7 @@ import java.util.stream.Stream;
 import openslab.core.course.Gate;
 import openslab.core.course.Progress;
 import openslab.core.course.Step;
+import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
 import openslab.core.job.Mark;
 import openslab.core.job.PrepReport;
@@ -132,7 +133,7 @@ public class PrepTest {
     @Test(dataProvider = "gates")
     public void a_gate_passes_what_it_says(String id, String values, boolean passes) {
         var need = new ProfileNeed(2, 3, Source.ours("test"));
-        Condition any = Condition.of(new Stories().facts().survey(), Substrate.BARE_CONCRETE);
+        Condition any = Condition.of(new Stories().facts().survey(), Substrate.BARE_CONCRETE, Ground.BARE);
         Gate gate = PrepMethods.ALL.stream()
                 .flatMap(m -> m.steps(any, need).stream())
                 .flatMap(s -> s.gate().stream())
@@ -241,6 +242,7 @@ public class PrepTest {
             Map.entry(Defect.CURING_COMPOUND, Set.of("soaks")),
             Map.entry(Defect.RELEASE_POWDER, Set.of("rub")),
             Map.entry(Defect.PAINT, Set.of("soaks", "dull", "sound")),
+            Map.entry(Defect.OLD_COAT, Set.of("soaks", "dull", "lifts", "sound")),
             Map.entry(Defect.ADHESIVE, Set.of("soaks")),
             Map.entry(Defect.EFFLORESCENCE, Set.of("rub", "residue")),
             Map.entry(Defect.FACTORY_FILM, Set.of("dull", "lifts", "soaks")),
@@ -290,7 +292,9 @@ public class PrepTest {
                     .forEach(d -> assertTrue(
                             PROOFS.get(d).stream().anyMatch(gates::contains),
                             d + " is proved gone by none of " + gates + " " + which));
-            if (!method.looksAgain()) {
+            assertEquals(method.isFor(Ground.BARE), !condition.ground().isFilm(), which);
+            // on what is only washed nothing goes, whatever is left there
+            if (!method.looksAgain() && condition.ground() != Ground.FILM_KEPT) {
                 assertTrue(
                         condition.found().stream()
                                 .allMatch(d -> about.removes().contains(d) || PrepMethod.LEFT.contains(d)),
@@ -318,6 +322,7 @@ public class PrepTest {
         Substrate[] all = Substrate.values();
         return new Condition(
                 random.nextBoolean() ? Substrate.BARE_CONCRETE : all[random.nextInt(all.length)],
+                random.nextInt(3) == 0 ? Ground.values()[random.nextInt(4)] : Ground.BARE,
                 found,
                 random.nextInt(5) == 0 ? Optional.empty() : Optional.of(random.nextInt(3) == 0),
                 random.nextBoolean() ? Optional.empty() : Optional.of(1.0 + random.nextInt(4)),
@@ -382,7 +387,7 @@ public class PrepTest {
         var limited = PrepPlan.choose(BARE, need, new SiteLimits(true, true, Set.of(limit)));
         for (PrepMethod method : PrepMethods.ALL) {
             boolean forbidden = method.about().demands().stream().anyMatch(limit.forbids()::contains)
-                    && method.about().substrates().contains(Substrate.BARE_CONCRETE);
+                    && method.elsewhere(BARE).isEmpty();
             List<String> said = reasons(limited, method.id());
             boolean told = said.stream().anyMatch(r -> r.contains(limit.because()));
             if (method.id().equals("clean-and-test")) {

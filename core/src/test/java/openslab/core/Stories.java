@@ -17,6 +17,8 @@ import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.floor.plan.Doubt;
 import openslab.core.floor.plan.Flaws;
+import openslab.core.job.Cycle;
+import openslab.core.job.CycleKind;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFacts;
@@ -57,7 +59,7 @@ public final class Stories {
     private Substrate substrate = Substrate.BARE_CONCRETE;
     private Shape shape = new Rectangle(10, 8);
     private Optional<Double> planSlabC = Optional.empty();
-    private List<LayerChoice> layers = epoxyWithFlake();
+    private final List<Cycle> cycles = new ArrayList<>(List.of(Cycle.first(epoxyWithFlake())));
 
     public static List<LayerChoice> epoxyWithFlake() {
         return List.of(
@@ -123,7 +125,21 @@ public final class Stories {
     }
 
     public Stories layers(List<LayerChoice> chosen) {
-        layers = chosen;
+        Cycle c = cycles.remove(cycles.size() - 1);
+        cycles.add(new Cycle(c.number(), c.kind(), c.began(), c.by(), c.why(), c.patch(), chosen));
+        return this;
+    }
+
+    /** The zone's next cycle: what is logged from now on belongs to it. @param patch as typed; empty where it is all of the floor */
+    public Stories begin(double hours, CycleKind kind, String patch, List<LayerChoice> layers) {
+        cycles.add(new Cycle(
+                cycles.size() + 1,
+                kind,
+                moment(hours),
+                "Wren",
+                "",
+                patch.isEmpty() ? Optional.empty() : Optional.of(Cycle.PATCH.parse("patch", patch, UnitSystem.METRIC)),
+                layers));
         return this;
     }
 
@@ -172,16 +188,21 @@ public final class Stories {
 
     /** All that 861 ft² asks for, well inside the limits, read in the first hours of the story. */
     public Stories surveyed() {
-        reading(0, "walk-over", "whole floor", "sealer=no oil=no coating=no dusting=no hollow=no");
+        return surveyedAt(0);
+    }
+
+    /** The same, later. */
+    public Stories surveyedAt(double from) {
+        reading(from, "walk-over", "whole floor", "sealer=no oil=no coating=no dusting=no hollow=no");
         for (String place : List.of("A", "B", "C")) {
-            reading(0, "water-drop", place, "drop=soaks");
-            reading(0, "calcium-chloride", place, "dishArea=0.445 ft² gain=1.2 g hours=64 h");
-            reading(0, "in-slab-rh", place, "rh=68 % depth=40 mm thickness=100 mm drying=one wait=24 h");
-            reading(0, "ph", place, "ph=8.5");
+            reading(from, "water-drop", place, "drop=soaks");
+            reading(from, "calcium-chloride", place, "dishArea=0.445 ft² gain=1.2 g hours=64 h");
+            reading(from, "in-slab-rh", place, "rh=68 % depth=40 mm thickness=100 mm drying=one wait=24 h");
+            reading(from, "ph", place, "ph=8.5");
         }
-        reading(0, "profile", "whole floor", "csp=1");
-        reading(0, "concrete-age", "whole floor", "age=9 years");
-        return reading(1, "climate", "whole floor", "air=21 °C rh=50 % slab=20 °C");
+        reading(from, "profile", "whole floor", "csp=1");
+        reading(from, "concrete-age", "whole floor", "age=9 years");
+        return reading(from + 1, "climate", "whole floor", "air=21 °C rh=50 % slab=20 °C");
     }
 
     /** A place, in metres of the zone's plan. */
@@ -211,7 +232,9 @@ public final class Stories {
                 "",
                 Map.of(),
                 Optional.empty(),
-                ring));
+                ring,
+                cycles.size(),
+                ""));
         return this;
     }
 
@@ -228,15 +251,22 @@ public final class Stories {
                 e.note(),
                 e.values(),
                 Optional.of(instrument),
-                List.of()));
+                List.of(),
+                e.cycle(),
+                ""));
         return this;
     }
 
     public Stories ground() {
-        return gate(2, "profile", "csp=3")
-                .gate(2, "rub", "rub=clean")
-                .gate(2, "soaks", "soaks=soaks")
-                .gate(2, "no-dust", "no-dust=clean");
+        return ground(0);
+    }
+
+    /** Every gate of grinding, two hours after {@code from}. */
+    public Stories ground(double from) {
+        return gate(from + 2, "profile", "csp=3")
+                .gate(from + 2, "rub", "rub=clean")
+                .gate(from + 2, "soaks", "soaks=soaks")
+                .gate(from + 2, "no-dust", "no-dust=clean");
     }
 
     public Stories on(Substrate other) {
@@ -291,7 +321,7 @@ public final class Stories {
                 exposure,
                 site,
                 new ZoneFields.Settings(Crew.DEFAULT, planSlabC, PatchLimits.DEFAULT),
-                layers,
+                cycles,
                 log);
     }
 
@@ -307,7 +337,8 @@ public final class Stories {
     private Stories entry(
             LogEntry.Kind kind, String subject, String place, double hours, List<Field> fields, String values) {
         var read = Field.parseAll("values", fields, typed(values), UnitSystem.METRIC);
-        log.add(new LogEntry(UUID.randomUUID().toString(), kind, subject, place, moment(hours), "Wren", "", read));
+        log.add(new LogEntry(UUID.randomUUID().toString(), kind, subject, place, moment(hours), "Wren", "", read)
+                .of(cycles.size()));
         return this;
     }
 

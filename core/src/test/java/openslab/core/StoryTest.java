@@ -88,7 +88,7 @@ public class StoryTest {
                     facts.exposure(),
                     facts.site(),
                     facts.settings(),
-                    facts.layers(),
+                    facts.cycles(),
                     some);
             var judged = ZoneReport.of(partial, UnitSystem.US, Stories.WHERE, Stories.moment(2))
                     .survey();

@@ -182,10 +182,11 @@ public class BoundsTest {
         Answer answer = app.post("/api/job-files?copy=true", file);
         assertEquals(answer.faultyFields(), List.of("revision"), answer.text());
         file.put("revision", 3);
-        var layers = (ArrayNode) file.path("zones").path(0).path("layers");
+        var layers =
+                (ArrayNode) file.path("zones").path(0).path("cycles").path(0).path("layers");
         layers.add(layers.path(0).deepCopy());
         Answer twice = app.post("/api/job-files?copy=true", file);
-        assertEquals(twice.faultyFields(), List.of("zones[0].layers"), twice.text());
+        assertEquals(twice.faultyFields(), List.of("zones[0].cycles[0].layers"), twice.text());
     }
 
     /** Another installer's file brings an entry; a write with that entry's key is another write. */

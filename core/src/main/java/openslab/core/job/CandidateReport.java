@@ -34,11 +34,11 @@ public record CandidateReport(
 
     /** Each candidate that sets limits, in the order given. */
     public static List<CandidateReport> of(List<Candidate> candidates, ZoneFacts zone, UnitSystem system, Instant now) {
-        double areaM2 = zone.shape().area(system).base();
+        double areaM2 = zone.area(system).base();
         List<Finding> besides = ZoneReport.findings(zone);
         return candidates.stream()
                 .flatMap(c -> BuildUp.of(c.sheets(), system).limits().stream()
-                        .map(l -> new Site(l, zone.substrate(), areaM2, system, now))
+                        .map(l -> new Site(l, zone.substrate(), zone.ground(), areaM2, system, now))
                         .map(site -> of(c, zone.survey(), site, besides)))
                 .toList();
     }

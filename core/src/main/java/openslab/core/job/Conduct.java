@@ -148,6 +148,13 @@ public final class Conduct {
         return stood.stream().sorted(Comparator.comparing(Stood::at)).toList();
     }
 
+    /** What {@link #all} tells of the cycles before the one a zone is in. */
+    public static List<Stood> ofEarlierCycles(ZoneFacts zone, UnitSystem system) {
+        return zone.cycles().subList(0, zone.cycles().size() - 1).stream()
+                .flatMap(c -> new Conduct(zone.through(c.number()), system).all().stream())
+                .toList();
+    }
+
     private static void add(List<Stood> stood, LogEntry e, List<Finding> findings) {
         if (!findings.isEmpty()) {
             stood.add(new Stood(e.key(), e.kind(), e.subject(), e.at(), e.by(), e.note(), findings));
@@ -208,7 +215,8 @@ public final class Conduct {
     }
 
     private Site site(Limits asked, Instant at) {
-        return new Site(asked, zone.substrate(), zone.shape().area(system).base(), system, at);
+        return new Site(
+                asked, zone.substrate(), zone.ground(), zone.area(system).base(), system, at);
     }
 
     /** What changes by the hour: the air, the slab's temperature, how long ago both were read, and the slab's age. */
@@ -400,7 +408,7 @@ public final class Conduct {
         boolean logged = then.standing().stream().anyMatch(s -> s.key().equals(e.key()));
         ZoneFacts with = logged ? then : then.with(e);
         var findings = new ArrayList<Finding>();
-        PrepLog.Run run = run(with);
+        PrepLog.Run run = PrepLog.runFor(with, e, buildUp.profileNeed(), system);
         Course course = run.course();
         course.misfits().stream()
                 .filter(m -> m.deed().key().equals(e.key()))

@@ -92,13 +92,18 @@ final class DayLine {
         });
     }
 
-    /** What the rack counts down to. */
+    /**
+     * What the rack counts down to.
+     *
+     * @param kept the top of a film that stays, where nothing goes on it
+     */
     static RunningClock.Next next(
             Survey.Judgement judged,
             List<Standing.Out> standing,
             PrepReport prep,
             List<LayerReport> layers,
             ServiceReport service,
+            Optional<LayerReport> kept,
             Instant now) {
         List<LayerReport> liquids =
                 layers.stream().filter(l -> !l.isBroadcast()).toList();
@@ -113,6 +118,9 @@ final class DayLine {
         if (ofPrep.isPresent()) {
             return ofPrep.get();
         }
+        if (kept.isPresent() && prep.mark() == Mark.NOT_STARTED) {
+            return RunningClock.Next.of(Show.lower(prep.title()), Optional.empty(), Mark.NOT_STARTED, now);
+        }
         if (judged.verdict() == Verdict.HOLD || judged.verdict() == Verdict.STOP) {
             Optional<Instant> waits = judged.earliestAnswer().filter(now::isBefore);
             if (!standing.isEmpty()
@@ -121,6 +129,9 @@ final class DayLine {
             }
             return RunningClock.Next.of(
                     judged.summary().replaceFirst("\\.$", ""), waits, Mark.of(judged.verdict()), now);
+        }
+        if (kept.isPresent() && prep.mark() == Mark.DONE) {
+            return inService(kept.get(), service, now);
         }
         if (prep.mark() != Mark.DONE) {
             return RunningClock.Next.of(

@@ -21,6 +21,9 @@ import openslab.core.survey.instrument.Instrument;
  * @param at when it happened
  * @param instrument what a reading was taken with; empty where nobody said, and for everything else
  * @param ring the corners of an area, metres of the zone's plan; empty for everything else
+ * @param cycle which of the zone's cycles it belongs to
+ * @param method which method of preparation a step was done or a gate was tested for; empty where that is not known, where it
+ *     holds for every method, and for everything else
  */
 public record LogEntry(
         String key,
@@ -32,7 +35,9 @@ public record LogEntry(
         String note,
         Map<String, Value> values,
         Optional<Instrument> instrument,
-        List<Corner> ring) {
+        List<Corner> ring,
+        int cycle,
+        String method) {
     /** Nothing on a plan lies further from its first corner, m. */
     public static final double REACH_M = 2000;
 
@@ -72,7 +77,7 @@ public record LogEntry(
         ring = List.copyOf(ring);
     }
 
-    /** An entry that was read with nothing and goes round nothing. */
+    /** An entry of the first cycle that was read with nothing and goes round nothing. */
     public LogEntry(
             String key,
             Kind kind,
@@ -82,7 +87,17 @@ public record LogEntry(
             String by,
             String note,
             Map<String, Value> values) {
-        this(key, kind, subject, place, at, by, note, values, Optional.empty(), List.of());
+        this(key, kind, subject, place, at, by, note, values, Optional.empty(), List.of(), 1, "");
+    }
+
+    /** The same, of another cycle. */
+    public LogEntry of(int number) {
+        return new LogEntry(key, kind, subject, place, at, by, note, values, instrument, ring, number, method);
+    }
+
+    /** The same, done for a method of preparation. */
+    public LogEntry doneFor(String prepared) {
+        return new LogEntry(key, kind, subject, place, at, by, note, values, instrument, ring, cycle, prepared);
     }
 
     /** {@code log} without what was struck, and without the strikes. */

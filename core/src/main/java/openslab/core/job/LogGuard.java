@@ -25,10 +25,12 @@ public final class LogGuard {
     private LogGuard() {}
 
     /**
-     * @param entry about to be logged
+     * @param said about to be logged
+     * @return the entry as it is logged: a step and a gate keep which method they were done for
      * @throws InvalidInput naming what cannot be read, or asking for the reason why it was done all the same
      */
-    public static void require(ZoneFacts zone, LogEntry entry, UnitSystem system) {
+    public static LogEntry take(ZoneFacts zone, LogEntry said, UnitSystem system) {
+        LogEntry entry = PrepLog.withMethod(zone, said, PrepLog.need(zone, system), system);
         List<Fault> odd =
                 switch (entry.kind()) {
                     case PLACE -> {
@@ -43,6 +45,7 @@ public final class LogGuard {
             throw new InvalidInput(
                     Stream.concat(odd.stream(), Stream.of(why(against))).toList());
         }
+        return entry;
     }
 
     private static Fault why(List<Finding> against) {

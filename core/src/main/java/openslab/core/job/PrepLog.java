@@ -9,8 +9,11 @@ import openslab.core.course.Deed;
 import openslab.core.course.Extent;
 import openslab.core.course.Staging;
 import openslab.core.course.Step;
+import openslab.core.floor.Ground;
 import openslab.core.prep.Condition;
 import openslab.core.prep.Gates;
+import openslab.core.prep.PrepMethod;
+import openslab.core.prep.PrepMethods;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
 import openslab.core.prep.Works;
@@ -36,12 +39,11 @@ final class PrepLog {
 
     /** What the plan and the survey found broken. */
     static List<Repair> repairs(ZoneFacts zone, UnitSystem system) {
+        if (zone.ground().isFilm()) {
+            return List.of();
+        }
         return Repairs.of(
-                zone.substrate(),
-                zone.plan().flaws(),
-                hollowM2(zone),
-                zone.settings().patch(),
-                system);
+                zone.substrate(), zone.flaws(), hollowM2(zone), zone.settings().patch(), system);
     }
 
     /** Drawn, and not proved sound since. */
@@ -59,14 +61,24 @@ final class PrepLog {
     }
 
     static PrepPlan plan(ZoneFacts zone, ProfileNeed need, UnitSystem system) {
-        Condition condition = Condition.of(zone.survey(), zone.substrate());
-        PrepPlan plan = PrepPlan.choose(condition, need, zone.site())
-                .hollow(hollowM2(zone))
+        return whole(PrepPlan.choose(condition(zone), need, zone.site()), zone, system);
+    }
+
+    private static Condition condition(ZoneFacts zone) {
+        return Condition.of(zone.survey(), zone.substrate(), zone.ground());
+    }
+
+    /** With everything that the zone brings to it, whichever method it is. */
+    private static PrepPlan whole(PrepPlan chosen, ZoneFacts zone, UnitSystem system) {
+        PrepPlan plan = chosen.hollow(hollowM2(zone))
                 .with(repairs(zone, system).stream()
                         .flatMap(r -> r.steps().stream())
                         .toList())
                 .patched(squares(zone));
         Optional<Double> masked = zone.plan().flaws().maskM();
+        if (zone.ground() == Ground.FILM_KEPT || zone.cycle().patch().isPresent()) {
+            return plan;
+        }
         return masked.map(m -> m > 0).orElse(true)
                 ? plan.beforeLast(masked.map(MASK::over).orElse(MASK))
                 : plan;
@@ -77,17 +89,50 @@ final class PrepLog {
 
     static Run run(ZoneFacts zone, ProfileNeed need, UnitSystem system) {
         PrepPlan plan = plan(zone, need, system);
-        return new Run(plan, Course.of(plan.steps(), deeds(zone), extent(zone, system), zone.slab()));
+        return run(zone, plan, system);
+    }
+
+    /** As it would be by the method that an entry was done for; as it is where the entry does not say. */
+    static Run runFor(ZoneFacts zone, LogEntry e, ProfileNeed need, UnitSystem system) {
+        Optional<PrepMethod> method = PrepMethods.find(e.method());
+        return method.isEmpty()
+                ? run(zone, need, system)
+                : run(zone, whole(PrepPlan.by(method.get(), condition(zone), need), zone, system), system);
+    }
+
+    private static Run run(ZoneFacts zone, PrepPlan plan, UnitSystem system) {
+        String method = plan.method().map(PrepMethod::id).orElse("");
+        List<Deed> deeds = zone.standing().stream()
+                .filter(e -> isFor(e, method))
+                .flatMap(PrepLog::deed)
+                .toList();
+        return new Run(plan, Course.of(plan.steps(), deeds, extent(zone, system), zone.slab()));
     }
 
     static Extent extent(ZoneFacts zone, UnitSystem system) {
-        return new Extent(
-                zone.shape().area(system).base(), zone.shape().perimeter(system).base());
+        return new Extent(zone.area(system).base(), zone.edgeM(system));
     }
 
-    /** Everything that was logged about steps and gates, in the order it was logged. */
-    static List<Deed> deeds(ZoneFacts zone) {
-        return zone.standing().stream().flatMap(PrepLog::deed).toList();
+    /** What was done or tested for one method proves nothing for another; repairs, masking and test patches are true for all. */
+    private static boolean isFor(LogEntry e, String method) {
+        return e.method().isEmpty() || e.method().equals(method);
+    }
+
+    /** The same entry, and the method that it is done for: nothing where it holds whatever the method. */
+    static LogEntry withMethod(ZoneFacts zone, LogEntry e, ProfileNeed need, UnitSystem system) {
+        Optional<PrepMethod> method = plan(zone, need, system).method();
+        boolean own = method.map(m -> m.steps(condition(zone), need).stream().anyMatch(s -> isOf(e, s)))
+                .orElse(false);
+        return own ? e.doneFor(method.get().id()) : e;
+    }
+
+    private static boolean isOf(LogEntry e, Step s) {
+        return switch (e.kind()) {
+            case BEGUN, DONE -> s.id().equals(e.subject());
+            case GATE ->
+                !s.isPatch() && s.gate().map(g -> g.id().equals(e.subject())).orElse(false);
+            default -> false;
+        };
     }
 
     static Stream<Deed> deed(LogEntry e) {

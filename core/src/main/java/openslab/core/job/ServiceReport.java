@@ -27,8 +27,19 @@ public record ServiceReport(
         List<UseAsks.Asked> asked,
         Mark mark) {
 
-    static ServiceReport of(Optional<LayerReport> top, ZoneFacts zone, ZoneId where, UnitSystem system, Instant now) {
-        if (top.isEmpty()) {
+    /**
+     * @param top what goes on last in this cycle; empty where nothing does
+     * @param before what an earlier cycle laid last over the whole floor: its date holds until this cycle has done the same
+     */
+    static ServiceReport of(
+            Optional<LayerReport> top,
+            Optional<LayerReport> before,
+            ZoneFacts zone,
+            ZoneId where,
+            UnitSystem system,
+            Instant now) {
+        Optional<LayerReport> worked = top.or(() -> before);
+        if (worked.isEmpty()) {
             return new ServiceReport(
                     List.of(),
                     LayerReport.Started.UNKNOWN,
@@ -38,12 +49,14 @@ public record ServiceReport(
                     UseAsks.of(zone.use(), zone.exposure(), finished(zone, Optional.empty())),
                     Mark.NOT_STARTED);
         }
-        LayerReport layer = top.get();
+        LayerReport layer = worked.get();
+        boolean allOver = layer.coated() && zone.cycle().kind() != CycleKind.REPAIR;
+        LayerReport floor = allOver ? layer : before.orElse(layer);
         Optional<Reseal> reseal =
-                layer.start().flatMap(at -> Reseal.of(layer.sheet(), zone.exposure(), at, where, system));
+                floor.start().flatMap(at -> Reseal.of(floor.sheet(), zone.exposure(), at, where, system));
         String whyNot = reseal.isPresent()
                 ? ""
-                : layer.start().isEmpty()
+                : floor.start().isEmpty()
                         ? "The top layer has no start yet."
                         : "The sheet gives no interval for this exposure.";
         return new ServiceReport(
@@ -51,12 +64,12 @@ public record ServiceReport(
                 layer.started(),
                 reseal,
                 whyNot,
-                layer.sheet().care(),
+                floor.sheet().care(),
                 UseAsks.of(
                         zone.use(),
                         zone.exposure(),
-                        finished(zone, layer.start().filter(s -> layer.coated()))),
-                mark(layer, reseal, now));
+                        finished(zone, floor.start().filter(s -> floor.coated()))),
+                mark(layer, floor, reseal, now));
     }
 
     /** What was read since the top coat went on: before that it was another floor. */
@@ -66,13 +79,15 @@ public record ServiceReport(
                 .toList());
     }
 
-    private static Mark mark(LayerReport top, Optional<Reseal> reseal, Instant now) {
-        if (!top.coated()) {
+    private static Mark mark(LayerReport worked, LayerReport floor, Optional<Reseal> reseal, Instant now) {
+        if (!floor.coated()) {
             return Mark.NOT_STARTED;
         }
         if (reseal.isPresent() && !now.isBefore(reseal.get().due())) {
             return Mark.OVERDUE;
         }
-        return top.at(Clock.FULL_CURE).map(now::isBefore).orElse(true) ? Mark.CURING : Mark.GO;
+        boolean cures =
+                worked.coated() && worked.at(Clock.FULL_CURE).map(now::isBefore).orElse(true);
+        return cures ? Mark.CURING : Mark.GO;
     }
 }

@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import openslab.core.air.SlabHistory;
+import openslab.core.floor.Ground;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
@@ -19,6 +20,12 @@ import openslab.core.floor.plan.Flaws;
 import openslab.core.mix.Crew;
 import openslab.core.prep.SiteLimits;
 import openslab.core.product.Exposure;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Value;
+import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Standing;
 import openslab.core.survey.Survey;
@@ -59,19 +66,25 @@ public final class ZoneFacts {
     private final Exposure exposure;
     private final SiteLimits site;
     private final ZoneFields.Settings settings;
-    private final List<LayerChoice> layers;
+    private final List<Cycle> cycles;
     private final List<LogEntry> log;
+    /** Of every cycle. */
+    private final List<LogEntry> kept;
+    /** Of this cycle, and what earlier ones found that still holds. */
     private final List<LogEntry> unstruck;
+
     private final Map<About, List<LogEntry>> standing;
     private final Survey survey;
     private final List<Placement.Marked> places;
     private final List<Standing.Out> standingTests;
     private final SlabHistory slab;
+    private final Ground ground;
+    private final List<Past.Laid> film;
 
     /**
      * @param plan what the plan says of it beside its shape
-     * @param layers from the slab upward
-     * @param log oldest first, struck entries and their strikes included
+     * @param cycles oldest first; the last is the one that the zone is in
+     * @param log of all of them, oldest first, struck entries and their strikes included
      */
     public ZoneFacts(
             String id,
@@ -83,7 +96,7 @@ public final class ZoneFacts {
             Exposure exposure,
             SiteLimits site,
             ZoneFields.Settings settings,
-            List<LayerChoice> layers,
+            List<Cycle> cycles,
             List<LogEntry> log) {
         this.id = id;
         this.name = name;
@@ -94,9 +107,13 @@ public final class ZoneFacts {
         this.exposure = exposure;
         this.site = site;
         this.settings = settings;
-        this.layers = List.copyOf(layers);
+        this.cycles = List.copyOf(cycles);
         this.log = List.copyOf(log);
-        this.unstruck = LogEntry.standing(this.log).stream().filter(Known::is).toList();
+        this.kept = LogEntry.standing(this.log).stream().filter(Known::is).toList();
+        var past = new Past(this.cycles, kept);
+        this.ground = past.ground();
+        this.film = past.film();
+        this.unstruck = kept.stream().filter(past::holds).toList();
         this.standing = unstruck.stream().collect(Collectors.groupingBy(e -> new About(e.kind(), e.subject())));
         Map<String, LogEntry> marked = new TreeMap<>();
         unstruck.stream()
@@ -113,7 +130,7 @@ public final class ZoneFacts {
                 .filter(e -> e.kind() == LogEntry.Kind.READING)
                 .map(e -> new Reading(e.key(), e.subject(), e.place(), e.at(), e.by(), e.values(), e.instrument()))
                 .toList();
-        List<DefectArea> areas = unstruck.stream()
+        Stream<DefectArea> drawn = unstruck.stream()
                 .filter(e -> e.kind() == LogEntry.Kind.AREA)
                 .map(e -> new DefectArea(
                         e.key(),
@@ -121,19 +138,25 @@ public final class ZoneFacts {
                         e.place(),
                         e.ring(),
                         DefectArea.withinM2(shape.rings(), List.of(e.ring())),
-                        e.at()))
-                .toList();
-        this.survey = new Survey(readings, areas, places, substrate);
+                        e.at()));
+        Stream<DefectArea> left = past.comesOff()
+                ? Stream.of(DefectArea.everywhere(
+                        Defect.OLD_COAT,
+                        shape.rings().get(0),
+                        shape.area(UnitSystem.METRIC).base(),
+                        cycle().began()))
+                : Stream.of();
+        this.survey = new Survey(readings, Stream.concat(left, drawn).toList(), places, substrate);
         this.standingTests = standingTests(unstruck, survey);
-        this.slab = new SlabHistory(readings.stream()
-                .filter(r -> r.method().equals(Climate.ID))
-                .map(r -> new SlabHistory.Read(r.at(), r.number("slab")))
+        this.slab = new SlabHistory(kept.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.READING && e.subject().equals(Climate.ID))
+                .map(e -> new SlabHistory.Read(e.at(), e.values().get("slab").base()))
                 .toList());
     }
 
     /** The same zone as it was known at {@code at}: what happened later had not happened yet. */
     ZoneFacts asOf(Instant at) {
-        return logged(unstruck.stream().filter(e -> !e.at().isAfter(at)).toList());
+        return logged(kept.stream().filter(e -> !e.at().isAfter(at)).toList());
     }
 
     /** The same zone with one entry more. */
@@ -141,8 +164,15 @@ public final class ZoneFacts {
         return logged(Stream.concat(log.stream(), Stream.of(entry)).toList());
     }
 
+    /** The same zone as it was in an earlier cycle, with everything that was logged of it. */
+    public ZoneFacts through(int number) {
+        List<LogEntry> then = kept.stream().filter(e -> e.cycle() <= number).toList();
+        return new ZoneFacts(
+                id, name, shape, plan, substrate, use, exposure, site, settings, cycles.subList(0, number), then);
+    }
+
     private ZoneFacts logged(List<LogEntry> entries) {
-        return new ZoneFacts(id, name, shape, plan, substrate, use, exposure, site, settings, layers, entries);
+        return new ZoneFacts(id, name, shape, plan, substrate, use, exposure, site, settings, cycles, entries);
     }
 
     public String id() {
@@ -159,6 +189,11 @@ public final class ZoneFacts {
 
     public PlanFacts plan() {
         return plan;
+    }
+
+    /** What has to be made good in this cycle: nothing under a film that stays, and a patch says itself what it is. */
+    public Flaws flaws() {
+        return ground.isFilm() || cycle().kind() == CycleKind.REPAIR ? Flaws.NONE : plan.flaws();
     }
 
     public Substrate substrate() {
@@ -185,15 +220,69 @@ public final class ZoneFacts {
         return settings;
     }
 
+    /** Oldest first. */
+    public List<Cycle> cycles() {
+        return cycles;
+    }
+
+    /** The one that the zone is in. */
+    public Cycle cycle() {
+        return cycles.get(cycles.size() - 1);
+    }
+
+    /** What goes on in this cycle, from the slab upward. */
     public List<LayerChoice> layers() {
-        return layers;
+        return cycle().layers();
+    }
+
+    /** What this cycle's work stands on. */
+    public Ground ground() {
+        return ground;
+    }
+
+    /** What earlier cycles laid and this one leaves on, from the slab upward. */
+    public List<Past.Laid> film() {
+        return ground.isFilm() ? film : List.of();
+    }
+
+    /** What lies on the floor now, what this cycle laid included, from the slab upward. */
+    public List<Past.Laid> lies() {
+        return Past.lies(cycles, kept);
+    }
+
+    /** The last cycle before this one that coated the whole floor. */
+    public Optional<Integer> coatedBefore() {
+        return film.stream().map(Past.Laid::cycle).max(Comparator.naturalOrder());
+    }
+
+    /** How much is worked on in this cycle: the whole floor, or a patch of it. */
+    public Figure area(UnitSystem system) {
+        Optional<Value> patch = cycle().patch();
+        if (patch.isEmpty()) {
+            return shape.area(system);
+        }
+        var w = new Worksheet(system);
+        w.given("a", "patch, as it was keyed in", patch.get().base(), Unit.SQUARE_METRE);
+        return w.figure(
+                "patch", "A", "a", patch.get().base(), Unit.SQUARE_METRE, Source.ours("a repair takes a piece"));
+    }
+
+    /** Along the edge of what is worked on, m; a patch is reckoned square. */
+    double edgeM(UnitSystem system) {
+        return cycle().patch().map(p -> 4 * Math.sqrt(p.base())).orElseGet(() -> shape.perimeter(system)
+                .base());
     }
 
     public List<LogEntry> log() {
         return log;
     }
 
-    /** Everything that stands in the log and still means something, in the order it was logged. */
+    /** Everything of every cycle that stands in the log and still means something, in the order it was logged. */
+    List<LogEntry> everStood() {
+        return kept;
+    }
+
+    /** Everything of this cycle that stands in the log and still means something, and what earlier ones found that still holds. */
     public List<LogEntry> standing() {
         return unstruck;
     }
@@ -208,7 +297,7 @@ public final class ZoneFacts {
         return standing(kind, subject).stream().reduce((a, b) -> b.at().isBefore(a.at()) ? a : b);
     }
 
-    /** Every reading that stands. */
+    /** Every reading that stands and still holds. */
     public Survey survey() {
         return survey;
     }

@@ -1,15 +1,20 @@
 package openslab.core.job;
 
 import java.time.Instant;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import openslab.core.air.Place;
 import openslab.core.buildup.BuildUp;
+import openslab.core.buildup.Film;
+import openslab.core.floor.Ground;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
 import openslab.core.prep.ProfileNeed;
+import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -27,6 +32,8 @@ import openslab.core.survey.place.Placement;
  * Everything that follows from a zone's facts at one moment.
  *
  * @param conduct what was done although something stood against it
+ * @param cycles every one that the zone has been through, oldest first; the last is the one told of here
+ * @param begins what can be begun next
  */
 public record ZoneReport(
         String id,
@@ -48,28 +55,31 @@ public record ZoneReport(
         ServiceReport service,
         List<Stratum> strata,
         List<RunningClock> clocks,
-        RunningClock.Next next) {
+        RunningClock.Next next,
+        List<CycleReport> cycles,
+        List<CycleReport.Begin> begins) {
 
+    private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("uuuu-MM", Locale.ROOT);
     private static final Source PLAN = Source.ours("a floor is coated by its measured shape");
 
     /** @param where the floor is: its days and months are counted there, and the sun stands over it */
     public static ZoneReport of(ZoneFacts zone, UnitSystem system, Place where, Instant now) {
         Figure area = zone.shape().area(system);
-        BuildUp buildUp =
-                BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system);
+        BuildUp buildUp = buildUp(zone, system);
         Optional<Limits> limits = buildUp.limits();
         Survey survey = zone.survey();
         List<Finding> besides = findings(zone);
-        Optional<Site> site = limits.map(l -> new Site(l, zone.substrate(), area.base(), system, now));
+        Figure worked = zone.area(system);
+        Optional<Site> site = limits.or(() -> Optional.of(Limits.NONE).filter(l -> zone.ground() == Ground.FILM_KEPT))
+                .map(l -> new Site(l, zone.substrate(), zone.ground(), worked.base(), system, now));
         Survey.Judgement judged = site.map(s -> survey.judge(s, besides)).orElseGet(ZoneReport::nothingChosen);
         ProfileNeed need = buildUp.profileNeed();
         PrepLog.Run run = PrepLog.run(zone, need, system);
         PrepReport prep = PrepReport.of(run, buildUp.profileByThickness(), system);
         var conduct = new Conduct(zone, buildUp, system).knowing(run);
-        List<LayerReport> layers = LayerStack.of(zone, buildUp, conduct, area.base(), where, system, now);
-        Optional<LayerReport> top =
-                layers.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b);
-        ServiceReport service = ServiceReport.of(top, zone, where.zone(), system, now);
+        List<LayerReport> layers = LayerStack.of(zone, buildUp, conduct, worked.base(), where, system, now);
+        Optional<LayerReport> before = before(zone, where, system, now);
+        ServiceReport service = ServiceReport.of(top(layers), before, zone, where.zone(), system, now);
         return new ZoneReport(
                 zone.id(),
                 zone.name(),
@@ -88,9 +98,52 @@ public record ZoneReport(
                 layers,
                 conduct.all(),
                 service,
-                strata(judged, prep, layers, service),
+                strata(judged, film(zone, where, system), prep, layers, service),
                 DayLine.clocks(survey, judged, prep, layers, zone),
-                DayLine.next(judged, zone.standingTests(), prep, layers, service, now));
+                DayLine.next(
+                        judged,
+                        zone.standingTests(),
+                        prep,
+                        layers,
+                        service,
+                        before.filter(b -> zone.ground() == Ground.FILM_KEPT),
+                        now),
+                CycleReport.all(zone, system),
+                CycleReport.begins(zone));
+    }
+
+    private static Optional<LayerReport> top(List<LayerReport> layers) {
+        return layers.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b);
+    }
+
+    /** What an earlier cycle laid last over the whole floor. */
+    private static Optional<LayerReport> before(ZoneFacts zone, Place where, UnitSystem system, Instant now) {
+        return zone.coatedBefore().map(zone::through).flatMap(then -> {
+            BuildUp buildUp = buildUp(then, system);
+            double areaM2 = then.area(system).base();
+            return top(LayerStack.of(then, buildUp, new Conduct(then, buildUp, system), areaM2, where, system, now));
+        });
+    }
+
+    private static BuildUp buildUp(ZoneFacts zone, UnitSystem system) {
+        return BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system);
+    }
+
+    /** What lies on the floor already. */
+    private static List<Stratum> film(ZoneFacts zone, Place where, UnitSystem system) {
+        var strata = new ArrayList<Stratum>();
+        for (Past.Laid laid : zone.film()) {
+            ProductSheet sheet = laid.layer().sheet();
+            double dryUm = sheet.liquid().map(l -> Film.dry(l, system).base()).orElse(0.0);
+            strata.add(Stratum.of(
+                    "film-" + laid.cycle() + "-" + laid.layer().id(),
+                    Stratum.Kind.valueOf(sheet.role().name()),
+                    sheet.role().label(),
+                    "laid " + MONTH.format(laid.on().atZone(where.zone())),
+                    Mark.DONE,
+                    dryUm));
+        }
+        return strata;
     }
 
     /** What is known of the zone by other means than tests. */
@@ -138,13 +191,18 @@ public record ZoneReport(
     }
 
     private static List<Stratum> strata(
-            Survey.Judgement judged, PrepReport prep, List<LayerReport> layers, ServiceReport service) {
+            Survey.Judgement judged,
+            List<Stratum> film,
+            PrepReport prep,
+            List<LayerReport> layers,
+            ServiceReport service) {
         var strata = new ArrayList<Stratum>();
         long reasons = judged.findings().stream()
                 .filter(f -> f.verdict() == judged.verdict() && f.verdict() != Verdict.GO)
                 .count();
         String why = reasons == 0 ? "tested enough" : reasons == 1 ? "1 reason" : reasons + " reasons";
         strata.add(Stratum.of("slab", Stratum.Kind.SLAB, "Slab", why, Mark.of(judged.verdict()), 0));
+        strata.addAll(film);
         strata.add(Stratum.of("prep", Stratum.Kind.PREP, "Preparation", prepDetail(prep), prep.mark(), 0));
         for (LayerReport layer : layers) {
             String detail = layer.dry().map(Figure::text).orElseGet(() -> layer.sheet()

@@ -19,6 +19,7 @@ final class AbradeHard implements PrepMethod {
                     Defect.SEALER,
                     Defect.POLISH,
                     Defect.PAINT,
+                    Defect.OLD_COAT,
                     Defect.DUSTING,
                     Defect.FACTORY_FILM),
             0,

@@ -21,6 +21,7 @@ final class BreakOut implements PrepMethod {
                     Defect.SEALER,
                     Defect.POLISH,
                     Defect.PAINT,
+                    Defect.OLD_COAT,
                     Defect.ANTIQUE,
                     Defect.OIL,
                     Defect.EFFLORESCENCE),

@@ -5,7 +5,6 @@ import java.util.Set;
 import openslab.core.course.Step;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -34,8 +33,8 @@ final class CleanAndTest implements PrepMethod {
     /** Whatever else is on the floor is dealt with once it is clean. */
     @Override
     public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
-        if (!ABOUT.substrates().contains(condition.substrate())) {
-            return List.of("It is not for " + Show.lower(condition.substrate().label()) + ".");
+        if (elsewhere(condition).isPresent()) {
+            return List.of(elsewhere(condition).get());
         }
         if (condition.known() && !condition.greasy()) {
             return List.of(

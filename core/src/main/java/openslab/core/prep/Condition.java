@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
 import openslab.core.survey.Survey;
 import openslab.core.survey.area.Defect;
@@ -18,6 +19,7 @@ import openslab.core.survey.method.WalkOver;
  * What stands between the film and the floor, as far as anybody looked.
  *
  * @param substrate what the floor is made of
+ * @param ground what the work stands on
  * @param found what was seen on the walk-over or drawn, and not proved gone
  * @param beads whether water beads somewhere; empty where nobody dropped any
  * @param csp the newest comparison of its profile; empty where nobody compared
@@ -26,6 +28,7 @@ import openslab.core.survey.method.WalkOver;
  */
 public record Condition(
         Substrate substrate,
+        Ground ground,
         Set<Defect> found,
         Optional<Boolean> beads,
         Optional<Double> csp,
@@ -50,7 +53,18 @@ public record Condition(
         found = found.isEmpty() ? Set.of() : Set.copyOf(found);
     }
 
-    public static Condition of(Survey survey, Substrate substrate) {
+    /** Of a floor with no film on it that stays. */
+    public Condition(
+            Substrate substrate,
+            Set<Defect> found,
+            Optional<Boolean> beads,
+            Optional<Double> csp,
+            boolean walked,
+            boolean unsampled) {
+        this(substrate, Ground.BARE, found, beads, csp, walked, unsampled);
+    }
+
+    public static Condition of(Survey survey, Substrate substrate, Ground ground) {
         Set<Defect> found = EnumSet.noneOf(Defect.class);
         survey.areas().stream()
                 .filter(a -> a.gone().isEmpty())
@@ -67,17 +81,23 @@ public record Condition(
                 : Optional.of(drops.stream().anyMatch(r -> r.choice("drop").equals("beads")));
         Optional<Double> csp = survey.newest(ProfileComparison.ID).map(r -> r.number("csp"));
         return new Condition(
-                substrate, found, beads, csp, survey.newest(WalkOver.ID).isPresent(), OldFloor.bars(survey, substrate));
+                substrate,
+                ground,
+                found,
+                beads,
+                csp,
+                survey.newest(WalkOver.ID).isPresent(),
+                OldFloor.bars(survey, substrate));
     }
 
-    /** Whether somebody walked the floor and, where it can drink, dropped water on it. */
+    /** Whether somebody walked the floor and, where it can drink, dropped water on it. What lies on a film of ours is known. */
     public boolean known() {
-        return walked && (!drinks() || beads.isPresent());
+        return ground.isFilm() || walked && (!drinks() || beads.isPresent());
     }
 
-    /** Whether water says anything of it: concrete and its overlays. */
+    /** Whether water says anything of it: concrete and its overlays, where no film stays on. */
     boolean drinks() {
-        return substrate.family() == Substrate.Family.CEMENT;
+        return !ground.isFilm() && substrate.family() == Substrate.Family.CEMENT;
     }
 
     public boolean has(Defect... any) {
@@ -93,7 +113,7 @@ public record Condition(
     Condition without(Defect... gone) {
         Set<Defect> left = new HashSet<>(found);
         List.of(gone).forEach(left::remove);
-        return new Condition(substrate, left, beads, csp, walked, unsampled);
+        return new Condition(substrate, ground, left, beads, csp, walked, unsampled);
     }
 
     /** A film or a colour that stands between concrete and whatever goes on it. */
@@ -103,6 +123,7 @@ public record Condition(
                 Defect.POLISH,
                 Defect.CURING_COMPOUND,
                 Defect.PAINT,
+                Defect.OLD_COAT,
                 Defect.ADHESIVE,
                 Defect.ANTIQUE,
                 Defect.FACTORY_FILM);

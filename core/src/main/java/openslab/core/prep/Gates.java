@@ -154,6 +154,18 @@ public final class Gates {
                 "Go over the shining places again, edges by hand.");
     }
 
+    /** A square of the new coat on the old film, once it has set. */
+    static Gate holds() {
+        return choice(
+                "holds",
+                "Square of the new coat",
+                "holds",
+                "Even, and a coin takes nothing off",
+                "lets-go",
+                "Wrinkles, crawls or lets go",
+                "It does not go over this film: dull it further and try again, or take the film off and recoat.");
+    }
+
     static Gate nothingLifts() {
         return choice(
                 "lifts",

@@ -18,6 +18,7 @@ final class Grind implements PrepMethod {
                     Defect.POLISH,
                     Defect.CURING_COMPOUND,
                     Defect.PAINT,
+                    Defect.OLD_COAT,
                     Defect.ADHESIVE,
                     Defect.ANTIQUE,
                     Defect.RELEASE_POWDER,

@@ -18,6 +18,7 @@ final class MediaBlast implements PrepMethod {
                     Defect.SEALER,
                     Defect.CURING_COMPOUND,
                     Defect.PAINT,
+                    Defect.OLD_COAT,
                     Defect.ANTIQUE,
                     Defect.RELEASE_POWDER,
                     Defect.EFFLORESCENCE,

@@ -2,8 +2,10 @@ package openslab.core.prep;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import openslab.core.course.Step;
+import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -45,8 +47,8 @@ public interface PrepMethod {
     default List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
         About about = about();
         var reasons = new ArrayList<String>();
-        if (!about.substrates().contains(condition.substrate())) {
-            reasons.add("It is not for " + Show.lower(condition.substrate().label()) + ".");
+        if (elsewhere(condition).isPresent()) {
+            reasons.add(elsewhere(condition).get());
             return reasons;
         }
         if (!condition.known()) {
@@ -69,6 +71,26 @@ public interface PrepMethod {
         }
         reasons.addAll(site.against(about.demands()));
         return reasons;
+    }
+
+    /** Why it is for other floors altogether; empty where it is for this one. */
+    default Optional<String> elsewhere(Condition condition) {
+        if (!about().substrates().contains(condition.substrate())) {
+            return Optional.of(
+                    "It is not for " + Show.lower(condition.substrate().label()) + ".");
+        }
+        if (!isFor(condition.ground())) {
+            return Optional.of(
+                    condition.ground().isFilm()
+                            ? "The film stays on in this cycle; this is for a floor without one."
+                            : "No film stays on this floor.");
+        }
+        return Optional.empty();
+    }
+
+    /** Whether it is meant for what the work stands on. */
+    default boolean isFor(Ground ground) {
+        return !ground.isFilm();
     }
 
     /** What no preparation takes off: it is told, repaired or left to show. */

@@ -19,12 +19,18 @@ public record PrepPlan(
     /**
      * A method that cannot be used here, and each reason.
      *
-     * @param elsewhere whether it is for other substrates altogether
+     * @param elsewhere whether it is for other floors altogether
      */
     public record Refused(String method, String title, boolean elsewhere, List<String> reasons) {}
 
     private static final double UNDRAWN_M2 = 1;
     private static final String UNDRAWN = "Nobody has drawn them on the survey yet: 1 m² (11 ft²) is reckoned.";
+
+    /** What one method would do here, refused or not. */
+    public static PrepPlan by(PrepMethod method, Condition condition, ProfileNeed need) {
+        return new PrepPlan(
+                need, Optional.of(method), method.because(condition, need), method.steps(condition, need), List.of());
+    }
 
     public static PrepPlan choose(Condition condition, ProfileNeed need, SiteLimits site) {
         var refused = new ArrayList<Refused>();
@@ -33,7 +39,7 @@ public record PrepPlan(
             List<String> reasons =
                     condition.unsampled() ? List.of(Condition.UNSAMPLED) : method.refusals(condition, need, site);
             if (!reasons.isEmpty()) {
-                boolean elsewhere = !method.about().substrates().contains(condition.substrate());
+                boolean elsewhere = method.elsewhere(condition).isPresent();
                 refused.add(new Refused(method.id(), method.title(), elsewhere, reasons));
             } else if (chosen == null) {
                 chosen = method;

@@ -16,6 +16,7 @@ final class Scarify implements PrepMethod {
                     Defect.SEALER,
                     Defect.CURING_COMPOUND,
                     Defect.PAINT,
+                    Defect.OLD_COAT,
                     Defect.ADHESIVE,
                     Defect.ANTIQUE,
                     Defect.RELEASE_POWDER,

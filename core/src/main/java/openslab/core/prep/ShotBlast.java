@@ -16,6 +16,7 @@ final class ShotBlast implements PrepMethod {
                     Defect.SEALER,
                     Defect.CURING_COMPOUND,
                     Defect.PAINT,
+                    Defect.OLD_COAT,
                     Defect.ANTIQUE,
                     Defect.RELEASE_POWDER,
                     Defect.EFFLORESCENCE,

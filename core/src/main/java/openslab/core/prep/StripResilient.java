@@ -18,7 +18,7 @@ final class StripResilient implements PrepMethod {
             "strip-finish",
             "Strip the finish",
             Kinds.RESILIENT,
-            Set.of(Defect.POLISH, Defect.SEALER, Defect.FACTORY_FILM, Defect.OIL, Defect.DUSTING),
+            Set.of(Defect.POLISH, Defect.SEALER, Defect.OLD_COAT, Defect.FACTORY_FILM, Defect.OIL, Defect.DUSTING),
             0,
             0,
             Set.of(Demand.WASH_WATER, Demand.NOISE),
@@ -37,7 +37,7 @@ final class StripResilient implements PrepMethod {
     @Override
     public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
         List<String> reasons = PrepMethod.super.refusals(condition, need, site);
-        boolean old = condition.has(Defect.POLISH, Defect.SEALER, Defect.OIL);
+        boolean old = condition.has(Defect.POLISH, Defect.SEALER, Defect.OLD_COAT, Defect.OIL);
         return reasons.isEmpty() && !old ? List.of("No old finish is on it: stripping would only wear it.") : reasons;
     }
 

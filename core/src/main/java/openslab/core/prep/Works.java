@@ -61,6 +61,9 @@ public final class Works {
     public static final Work SCUFF = Work.of("scuff", "Clean and dull", Per.FLOOR, 45, SCRUBBER, MOPS, TRAINED)
             .wet(0.5)
             .wears("Maroon pad", 80);
+    public static final Work WASH_FILM = Work.of("wash-film", "Wash", Per.FLOOR, 90, SCRUBBER, MOPS, TRAINED)
+            .wet(0.5)
+            .wears("White pad", 100);
     public static final Work DESCALE = Work.of(
                     "descale",
                     "Lift with descaler",
@@ -186,6 +189,7 @@ public final class Works {
             STRIP,
             SCRUB_OFF,
             SCUFF,
+            WASH_FILM,
             DESCALE,
             ETCH,
             NEUTRALISE,

@@ -48,6 +48,23 @@ public record Limits(
         }
     }
 
+    /** Of a floor on which nothing goes. */
+    public static final Limits NONE = new Limits(
+            Double.POSITIVE_INFINITY,
+            Double.POSITIVE_INFINITY,
+            0,
+            14,
+            Double.NEGATIVE_INFINITY,
+            Double.POSITIVE_INFINITY,
+            Double.POSITIVE_INFINITY,
+            Double.NEGATIVE_INFINITY,
+            0,
+            1,
+            10,
+            false,
+            Asks.NOTHING,
+            "nothing goes on");
+
     /** Whether it asks how much moisture is in the slab or comes out of it. */
     public boolean moisture() {
         return Double.isFinite(mverMaxLb) || Double.isFinite(slabRhMaxPct);

@@ -1,13 +1,24 @@
 package openslab.core.survey;
 
 import java.time.Instant;
+import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.UnitSystem;
 
-/** What a reading is judged against. */
-public record Site(Limits limits, Substrate substrate, double areaM2, UnitSystem units, Instant now) {
+/**
+ * What a reading is judged against.
+ *
+ * @param ground what the work stands on
+ * @param areaM2 of what is worked on
+ */
+public record Site(Limits limits, Substrate substrate, Ground ground, double areaM2, UnitSystem units, Instant now) {
     /** A build-up that asks for this profile buries a stamp anyway. */
     public static final int BURIES_CSP = 3;
+
+    /** A site with nothing on it that stays. */
+    public Site(Limits limits, Substrate substrate, double areaM2, UnitSystem units, Instant now) {
+        this(limits, substrate, Ground.BARE, areaM2, units, now);
+    }
 
     /** Whether the floor is stamped, and what goes on it shows the stamp. */
     public boolean showsStamp() {

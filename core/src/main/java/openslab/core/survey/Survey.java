@@ -147,7 +147,7 @@ public final class Survey {
                         word(of),
                         !speaking.contains(reading.key())));
             }
-            boolean asked = method.asked(this, site);
+            boolean asked = asked(method, site);
             Figure needed = method.count().figure(site.areaM2(), site.units());
             int taken = taken(method, current, site);
             List<Finding> own = own(method, site, current, asked && taken < needed.value(), r -> judged.get(r.key()));
@@ -168,11 +168,19 @@ public final class Survey {
         var findings = new ArrayList<Finding>();
         for (TestMethod method : TestMethods.ALL.stream().filter(which).toList()) {
             List<Reading> current = current(method.id());
-            boolean few = method.asked(this, site)
+            boolean few = asked(method, site)
                     && taken(method, current, site) < method.count().of(site.areaM2());
             findings.addAll(own(method, site, current, few, r -> judged(method, r, site)));
         }
         return findings;
+    }
+
+    private boolean asked(TestMethod method, Site site) {
+        return tells(method, site) && method.asked(this, site);
+    }
+
+    private static boolean tells(TestMethod method, Site site) {
+        return !site.ground().isFilm() || method.tellsOfFilm();
     }
 
     /** Readings that count. */
@@ -191,11 +199,16 @@ public final class Survey {
             Figure needed = method.count().figure(site.areaM2(), site.units());
             own.add(missing(method, taken(method, current, site), needed));
         }
-        own.addAll(method.compare(this, site));
+        if (tells(method, site)) {
+            own.addAll(method.compare(this, site));
+        }
         return own;
     }
 
     private static List<Finding> judged(TestMethod method, Reading reading, Site site) {
+        if (!tells(method, site)) {
+            return List.of();
+        }
         var findings = new ArrayList<>(method.judge(reading, site));
         Calibration.judge(reading, method).ifPresent(findings::add);
         return findings;

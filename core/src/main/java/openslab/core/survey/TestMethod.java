@@ -33,6 +33,22 @@ public interface TestMethod {
     }
 
     /**
+     * Whether it tells anything of a floor whose film stays. Moisture, profile and what water does are asked of a bare floor; on a
+     * film they say something of the film, and nothing is held against it.
+     */
+    default boolean tellsOfFilm() {
+        return switch (about().group()) {
+            case WALK, USE, AIR -> true;
+            case MOISTURE, FILM, SOUND -> false;
+        };
+    }
+
+    /** Whether what was found long ago still holds when the floor has been coated since. */
+    default boolean lasts() {
+        return false;
+    }
+
+    /**
      * What it means that it was asked for and not done often enough.
      *
      * @param draft with what was taken and what is needed

@@ -119,6 +119,12 @@ final class DemoFloor {
         return log("COAT", layer, "", "", Map.of());
     }
 
+    /** The zone's next cycle. @param patch of a repair; empty otherwise */
+    DemoFloor next(String kind, String why, String patch) {
+        jobs.begin(job, zone, seen.get(), new Forms.CycleForm(kind, at.toString(), TAMSIN, why, patch));
+        return this;
+    }
+
     DemoFloor note(String words) {
         return log("NOTE", "", "", words, Map.of());
     }

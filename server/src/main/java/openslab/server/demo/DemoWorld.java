@@ -260,6 +260,29 @@ class DemoWorld implements ApplicationRunner {
                 .hoursAgo(fiveYearsLessSevenWeeks + 20)
                 .coat("clear");
         floor.note("Handed over with the care sheet.");
+        double washed = 2.2 * 365 * 24;
+        floor.hoursAgo(washed)
+                .next("CLEAN", "Ash from the boiler, walked in", "")
+                .hoursAgo(washed - 3)
+                .gate("residue", "residue", "none")
+                .hoursAgo(washed - 8)
+                .gate("dry", "dried", "4 h", "dark", "none")
+                .walkOver();
+        double patched = 0.6 * 365 * 24;
+        floor.hoursAgo(patched).next("REPAIR", "A pallet truck tore it by the door", "14 ft²");
+        floor.surveyed(patched - 24, "67 °F", "52 %", "65 °F")
+                .ground("14 ft²", "1 h")
+                .closed()
+                .hoursAgo(patched - 30)
+                .climate("67 °F", "52 %", "65 °F")
+                .coat("primer")
+                .hoursAgo(patched - 42)
+                .climate("67 °F", "52 %", "65 °F")
+                .coat("body")
+                .coat("flake")
+                .hoursAgo(patched - 70)
+                .climate("67 °F", "52 %", "65 °F")
+                .coat("clear");
         DemoFloor corridor =
                 zone(job, "Corridor", Substrate.VCT, Use.SCHOOL, Map.of("length", "62' 0\"", "width", "8' 6\""));
         corridor.hoursAgo(5)

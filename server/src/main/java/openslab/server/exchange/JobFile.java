@@ -11,7 +11,7 @@ import openslab.server.product.SheetForm;
  * schema. It holds facts only, as they were keyed in: whoever reads it computes the rest.
  *
  * @param format always {@code open-slab-job}
- * @param formatVersion 3
+ * @param formatVersion {@link #VERSION}
  * @param revision the job's version when it was written
  * @param sheets every sheet the zones use, by digest
  */
@@ -25,11 +25,26 @@ record JobFile(
         PlanForm plan,
         Map<String, SheetForm> sheets) {
     static final String FORMAT = "open-slab-job";
-    static final int VERSION = 4;
-    /** Files from before there was a plan, or instruments, areas and photos, or steps, are still read. */
+    static final int VERSION = 5;
+    /** The first version with cycles. */
+    static final int CYCLES = 5;
+    /** Files from before there was a plan, or instruments, areas and photos, or steps, or cycles, are still read. */
     static final int OLDEST = 1;
 
-    record ZonePart(String id, Forms.ZoneForm facts, List<LayerPart> layers, List<EntryPart> log) {}
+    /**
+     * @param layers of a file from before there were cycles: what goes on in the one there was; absent since
+     * @param cycles oldest first
+     */
+    record ZonePart(
+            String id, Forms.ZoneForm facts, List<LayerPart> layers, List<CyclePart> cycles, List<EntryPart> log) {}
+
+    /**
+     * One time that the zone is worked on; its number is its place in the list.
+     *
+     * @param at when it began; absent where that is not known, as of a first one
+     * @param patch as typed, of a repair
+     */
+    record CyclePart(String kind, String at, String by, String why, String patch, List<LayerPart> layers) {}
 
     record LayerPart(String id, String sheet, String plannedStart) {}
 

@@ -18,6 +18,7 @@ import openslab.core.job.LogEntry;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
+import openslab.core.quantity.Value;
 import openslab.server.floor.PlanForm;
 import openslab.server.floor.PlanStore;
 import openslab.server.floor.Plans;
@@ -90,17 +91,14 @@ class JobFiles {
         Map<UUID, List<UUID>> pictures = photos.of(jobId);
         var parts = new ArrayList<JobFile.ZonePart>();
         for (var zone : zones.of(jobId)) {
-            zone.layers()
+            zone.cycles().stream()
+                    .flatMap(c -> c.layers().stream())
                     .forEach(l -> used.put(l.digest(), sheets.of(l.digest()).form()));
             parts.add(new JobFile.ZonePart(
                     zone.id().toString(),
                     JobViews.form(zone.choice()),
-                    zone.layers().stream()
-                            .map(l -> new JobFile.LayerPart(
-                                    l.id(),
-                                    l.digest(),
-                                    l.plannedStart().map(Object::toString).orElse(null)))
-                            .toList(),
+                    null,
+                    zone.cycles().stream().map(JobFiles::part).toList(),
                     zone.log().stream().map(e -> part(e, pictures)).toList()));
         }
         var plan = planStore.get(jobId).form();
@@ -113,6 +111,21 @@ class JobFiles {
                 parts,
                 plan.equals(PlanForm.EMPTY) ? null : plan,
                 used);
+    }
+
+    private static JobFile.CyclePart part(ZoneStore.StoredCycle c) {
+        return new JobFile.CyclePart(
+                c.kind().name(),
+                c.began().toString(),
+                c.by(),
+                c.why(),
+                c.patch().map(Value::typed).orElse(null),
+                c.layers().stream()
+                        .map(l -> new JobFile.LayerPart(
+                                l.id(),
+                                l.digest(),
+                                l.plannedStart().map(Object::toString).orElse(null)))
+                        .toList());
     }
 
     /** @param pictures the photos of the entries that have any */
@@ -131,7 +144,9 @@ class JobFiles {
                         e.note(),
                         typed,
                         e.instrument().map(Forms.PapersForm::of).orElse(null),
-                        e.ring().isEmpty() ? null : e.ring()),
+                        e.ring().isEmpty() ? null : e.ring(),
+                        e.cycle(),
+                        e.method().isEmpty() ? null : e.method()),
                 pictures.containsKey(key) ? new Encoded(pictures.get(key), photos) : null);
     }
 
@@ -221,20 +236,55 @@ class JobFiles {
             UUID zoneId = uuid(path + ".id", part.id(), renamed);
             requireNew("zone", "id", zoneId, path + ".id");
             var choice = readZone(path + ".facts", part.facts(), job);
-            var layers = new ArrayList<ZoneStore.StoredLayer>();
-            for (int i = 0; i < required(path + ".layers", part.layers()).size(); i++) {
-                layers.add(layer(part.layers().get(i), path + ".layers[" + i + "]"));
-            }
-            if (layers.stream().map(ZoneStore.StoredLayer::id).distinct().count() < layers.size()) {
-                throw new InvalidInput(path + ".layers", "one id twice", "layers each of another id");
-            }
-            zones.insert(jobId, zoneId, choice, layers);
-            List<String> layerIds =
-                    layers.stream().map(ZoneStore.StoredLayer::id).toList();
-            log(zoneId, layerIds, required(path + ".log", part.log()), path);
+            List<ZoneStore.StoredCycle> cycles = cycles(part, path);
+            zones.insert(jobId, zoneId, choice, cycles);
+            log(zoneId, Jobs.layerIds(cycles), required(path + ".log", part.log()), path);
         }
 
-        private void log(UUID zoneId, List<String> layerIds, List<JobFile.EntryPart> parts, String path) {
+        private List<ZoneStore.StoredCycle> cycles(JobFile.ZonePart part, String path) {
+            if (file.formatVersion() < JobFile.CYCLES) {
+                List<JobFile.LayerPart> layers = required(path + ".layers", part.layers());
+                return List.of(ZoneStore.StoredCycle.first(jobs.latest(), layers(layers, path + ".layers")));
+            }
+            List<JobFile.CyclePart> parts = required(path + ".cycles", part.cycles());
+            if (parts.isEmpty() || parts.size() > Jobs.MOST_CYCLES) {
+                throw new InvalidInput(path + ".cycles", parts.size() + " cycles", "1 to " + Jobs.MOST_CYCLES);
+            }
+            var cycles = new ArrayList<ZoneStore.StoredCycle>();
+            for (int i = 0; i < parts.size(); i++) {
+                cycles.add(cycle(i + 1, parts.get(i), path + ".cycles[" + i + "]"));
+            }
+            return cycles;
+        }
+
+        private ZoneStore.StoredCycle cycle(int number, JobFile.CyclePart part, String path) {
+            required(path, part);
+            boolean first = number == 1;
+            var form = new Forms.CycleForm(
+                    part.kind(), part.at(), first && part.by() == null ? "" : part.by(), part.why(), part.patch());
+            Forms.CycleChoice choice = at(path, () -> Forms.readKept(form, first, job.units(), jobs.latest()));
+            return new ZoneStore.StoredCycle(
+                    number,
+                    choice.kind(),
+                    choice.began(),
+                    choice.by(),
+                    choice.why(),
+                    choice.patch(),
+                    layers(required(path + ".layers", part.layers()), path + ".layers"));
+        }
+
+        private List<ZoneStore.StoredLayer> layers(List<JobFile.LayerPart> parts, String path) {
+            var layers = new ArrayList<ZoneStore.StoredLayer>();
+            for (int i = 0; i < parts.size(); i++) {
+                layers.add(layer(parts.get(i), path + "[" + i + "]"));
+            }
+            if (layers.stream().map(ZoneStore.StoredLayer::id).distinct().count() < layers.size()) {
+                throw new InvalidInput(path, "one id twice", "layers each of another id");
+            }
+            return layers;
+        }
+
+        private void log(UUID zoneId, List<List<String>> layerIds, List<JobFile.EntryPart> parts, String path) {
             Map<UUID, String> places = new LinkedHashMap<>();
             var before = new HashSet<String>();
             var scope = new Forms.LogScope(job.units(), layerIds, Collections.unmodifiableSet(before), jobs.latest());
@@ -337,7 +387,9 @@ class JobFiles {
                 f.note(),
                 f.values(),
                 f.instrument(),
-                f.ring());
+                f.ring(),
+                f.cycle(),
+                f.method());
     }
 
     /** The same fresh id for the same old one, so that a strike still names what it struck. */

@@ -307,9 +307,7 @@ class ReadingsCsv {
         }
 
         private Forms.LogScope scope(ZoneStore.StoredZone zone) {
-            List<String> layers =
-                    zone.layers().stream().map(ZoneStore.StoredLayer::id).toList();
-            return new Forms.LogScope(job.facts().units(), layers, Set.of(), jobs.latest());
+            return new Forms.LogScope(job.facts().units(), Jobs.layerIds(zone.cycles()), Set.of(), jobs.latest());
         }
 
         /** The column that a form's field came from. */

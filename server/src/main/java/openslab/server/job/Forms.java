@@ -20,6 +20,8 @@ import openslab.core.floor.Shapes;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.floor.plan.PlanZone;
+import openslab.core.job.Cycle;
+import openslab.core.job.CycleKind;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFields;
 import openslab.core.prep.PrepMethods;
@@ -133,6 +135,8 @@ public final class Forms {
      * @param values as typed, by field id
      * @param instrument of a reading, where somebody says it
      * @param ring corners of an area, metres
+     * @param cycle the zone's cycle that it belongs to; the one that the zone is in where it is left out
+     * @param method of a step or gate in a file, the method of preparation it was done for; the zone's own where it is left out
      */
     public record LogForm(
             String kind,
@@ -143,7 +147,9 @@ public final class Forms {
             String note,
             Map<String, String> values,
             PapersForm instrument,
-            List<Outline.Corner> ring) {
+            List<Outline.Corner> ring,
+            Integer cycle,
+            String method) {
         public LogForm(
                 String kind,
                 String subject,
@@ -154,7 +160,32 @@ public final class Forms {
                 Map<String, String> values) {
             this(kind, subject, place, at, by, note, values, null, null);
         }
+
+        /** Of the cycle that the zone is in. */
+        public LogForm(
+                String kind,
+                String subject,
+                String place,
+                String at,
+                String by,
+                String note,
+                Map<String, String> values,
+                PapersForm instrument,
+                List<Outline.Corner> ring) {
+            this(kind, subject, place, at, by, note, values, instrument, ring, null, null);
+        }
     }
+
+    /**
+     * The next cycle of a zone.
+     *
+     * @param at when it begins; now where it is left out
+     * @param patch how much of the floor a repair takes, as typed; nothing for any other kind
+     */
+    public record CycleForm(String kind, String at, String by, String why, String patch) {}
+
+    /** A cycle form that was read. */
+    public record CycleChoice(CycleKind kind, Instant began, String by, String why, Optional<Value> patch) {}
 
     /** Kinds that are about a place somebody named. */
     private static final Set<LogEntry.Kind> NAMED = Set.of(LogEntry.Kind.PLACE, LogEntry.Kind.SET, LogEntry.Kind.AREA);
@@ -246,10 +277,45 @@ public final class Forms {
     }
 
     /**
-     * @param layers the zone's layer ids; {@code standing} the key of every entry that was not struck
+     * @param layers the zone's layer ids, one list a cycle; {@code standing} the key of every entry that was not struck
      * @param latest nothing happened later than this
      */
-    public record LogScope(UnitSystem units, List<String> layers, Set<String> standing, Instant latest) {}
+    public record LogScope(UnitSystem units, List<List<String>> layers, Set<String> standing, Instant latest) {
+        private List<String> layersOf(int cycle) {
+            return layers.get(cycle - 1);
+        }
+    }
+
+    /** @param latest it did not begin later than this */
+    public static CycleChoice read(CycleForm form, UnitSystem units, Instant now, Instant latest) {
+        return read(form, 1, units, now, latest);
+    }
+
+    /** From a file. @param first nobody begins a zone's first cycle: it has no name, and is a coat */
+    public static CycleChoice readKept(CycleForm form, boolean first, UnitSystem units, Instant latest) {
+        CycleChoice choice = read(form, first ? 0 : 1, units, latest, first ? Instant.MAX : latest);
+        if (first != (choice.kind() == CycleKind.COAT)) {
+            throw new InvalidInput(
+                    "kind", form.kind(), first ? CycleKind.COAT.name() : "a cycle that follows a first one");
+        }
+        return choice;
+    }
+
+    private static CycleChoice read(CycleForm form, int leastName, UnitSystem units, Instant now, Instant latest) {
+        var faults = new Faults();
+        CycleKind kind = faults.oneOf("kind", form.kind(), CycleKind.class);
+        Instant began = isSaid(form.at()) ? faults.moment("at", form.at(), latest) : now;
+        String by = faults.line("by", form.by(), leastName, 60);
+        String why = faults.prose("why", form.why(), 2000);
+        Value patch = null;
+        if (kind == CycleKind.REPAIR) {
+            patch = faults.read(() -> Cycle.PATCH.parse("patch", form.patch(), units));
+        } else if (isSaid(form.patch())) {
+            faults.add("patch", form.patch(), "nothing: only a repair takes a piece of the floor");
+        }
+        faults.check();
+        return new CycleChoice(kind, began, by, why, Optional.ofNullable(patch));
+    }
 
     public static LogEntry read(UUID key, LogForm form, LogScope scope) {
         var faults = new Faults();
@@ -273,17 +339,32 @@ public final class Forms {
                 faults.add("subject", subject, "the place itself: " + place);
             }
         }
-        List<Field> fields = faults.read(() -> fields(kind, subject, scope));
+        int cycle = cycle(faults, form.cycle(), scope);
+        List<Field> fields = faults.read(() -> fields(kind, subject, scope, cycle));
         Map<String, String> typed = form.values() == null ? Map.of() : form.values();
         Map<String, Value> values =
                 fields == null ? null : faults.read(() -> Field.parseAll("values", fields, typed, scope.units()));
+        String method = faults.line("method", form.method() == null ? "" : form.method(), 0, 40);
         Optional<Instrument> instrument = instrument(faults, kind, form.instrument());
         List<Outline.Corner> ring = ring(faults, kind, form.ring());
         if (kind == LogEntry.Kind.NOTE && note != null && note.isEmpty()) {
             faults.add("note", null, "some words");
         }
         faults.check();
-        return new LogEntry(key.toString(), kind, subject, place, at, by, note, values, instrument, ring);
+        return new LogEntry(
+                key.toString(), kind, subject, place, at, by, note, values, instrument, ring, cycle, method);
+    }
+
+    private static int cycle(Faults faults, Integer number, LogScope scope) {
+        int last = scope.layers().size();
+        if (number == null) {
+            return last;
+        }
+        if (number < 1 || number > last) {
+            faults.add("cycle", number, last == 1 ? "1: the zone is in its first" : "1 to " + last);
+            return last;
+        }
+        return number;
     }
 
     private static Optional<Instrument> instrument(Faults faults, LogEntry.Kind kind, PapersForm form) {
@@ -332,7 +413,7 @@ public final class Forms {
         return ring;
     }
 
-    private static List<Field> fields(LogEntry.Kind kind, String subject, LogScope scope) {
+    private static List<Field> fields(LogEntry.Kind kind, String subject, LogScope scope, int cycle) {
         return switch (kind) {
             case READING -> TestMethods.of(subject).fields();
             case GATE -> {
@@ -343,8 +424,8 @@ public final class Forms {
                 yield gates.get(subject);
             }
             case BATCH, COAT -> {
-                if (!scope.layers().contains(subject)) {
-                    throw notOneOf(subject, scope.layers());
+                if (!scope.layersOf(cycle).contains(subject)) {
+                    throw notOneOf(subject, scope.layersOf(cycle));
                 }
                 yield kind == LogEntry.Kind.BATCH ? LogEntry.BATCH_FIELDS : List.of();
             }

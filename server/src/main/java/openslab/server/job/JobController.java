@@ -5,8 +5,10 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
 import java.util.UUID;
+import openslab.core.job.ZoneReport;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -105,6 +107,37 @@ class JobController {
             @RequestHeader(SEEN) String version,
             @RequestBody Forms.LayerForm form) {
         jobs.editLayer(jobId, zoneId, layerId, Jobs.Seen.of(key, version), form);
+        return views.job(jobId);
+    }
+
+    /** Begins a zone's next cycle: cleaned, resealed, repaired or recoated. */
+    @PostMapping("/{jobId}/zones/{zoneId}/cycles")
+    @ResponseStatus(HttpStatus.CREATED)
+    JobViews.JobView begin(
+            @PathVariable UUID jobId,
+            @PathVariable UUID zoneId,
+            @RequestHeader(KEY) UUID key,
+            @RequestHeader(SEEN) String version,
+            @RequestBody Forms.CycleForm form) {
+        jobs.begin(jobId, zoneId, Jobs.Seen.of(key, version), form);
+        return views.job(jobId);
+    }
+
+    /** A zone as one of its cycles left it. */
+    @GetMapping("/{jobId}/zones/{zoneId}/cycles/{number}")
+    ZoneReport past(@PathVariable UUID jobId, @PathVariable UUID zoneId, @PathVariable int number) {
+        return jobs.past(jobId, zoneId, number);
+    }
+
+    /** Takes the newest cycle back, if nothing was done in it. */
+    @DeleteMapping("/{jobId}/zones/{zoneId}/cycles/{number}")
+    JobViews.JobView takeBack(
+            @PathVariable UUID jobId,
+            @PathVariable UUID zoneId,
+            @PathVariable int number,
+            @RequestHeader(KEY) UUID key,
+            @RequestHeader(SEEN) String version) {
+        jobs.takeBack(jobId, zoneId, number, Jobs.Seen.of(key, version));
         return views.job(jobId);
     }
 

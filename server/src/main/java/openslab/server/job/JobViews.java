@@ -11,13 +11,14 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
 import openslab.core.job.JobBuying;
 import openslab.core.job.LogEntry;
 import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
+import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.mix.Buying;
@@ -76,6 +77,7 @@ public class JobViews {
      * @param what the entry in words
      * @param against what stood against it when it was done, in a few words each
      * @param struck a later entry says it was a mistake
+     * @param cycle which of the zone's cycles it belongs to
      */
     record LogView(
             String key,
@@ -89,7 +91,8 @@ public class JobViews {
             String by,
             String note,
             List<String> against,
-            boolean struck) {}
+            boolean struck,
+            int cycle) {}
 
     private final JobStore store;
     private final ZoneStore zones;
@@ -169,7 +172,8 @@ public class JobViews {
     private JobView readJob(UUID id) {
         var job = store.get(id);
         List<ZoneStore.StoredZone> stored = zones.of(id);
-        List<ZoneView> views = stored.stream().map(z -> zone(job, z)).toList();
+        List<Read> read = stored.stream().map(z -> zone(job, z)).toList();
+        List<ZoneView> views = read.stream().map(Read::view).toList();
         return new JobView(
                 id,
                 job.version(),
@@ -179,9 +183,8 @@ public class JobViews {
                 JobBuying.of(
                         views.stream().map(ZoneView::report).toList(),
                         job.facts().units()),
-                IntStream.range(0, stored.size())
-                        .boxed()
-                        .flatMap(i -> log(stored.get(i), views.get(i).report()).stream())
+                read.stream()
+                        .flatMap(r -> log(r.stored(), r.conduct()).stream())
                         .sorted(Comparator.comparing(LogView::at).reversed())
                         .toList(),
                 photos.of(id));
@@ -219,7 +222,10 @@ public class JobViews {
                 settings);
     }
 
-    private ZoneView zone(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
+    /** A zone, and everything that was ever done in it although something stood against it. */
+    private record Read(ZoneStore.StoredZone stored, ZoneView view, List<Conduct.Stood> conduct) {}
+
+    private Read zone(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
         List<LayerView> layers = zone.layers().stream()
                 .map(l -> {
                     var stored = sheets.of(l.digest());
@@ -235,11 +241,20 @@ public class JobViews {
                             l.plannedStart());
                 })
                 .toList();
-        return new ZoneView(zone.id(), form(zone.choice()), layers, jobs.report(job, jobs.facts(job, zone)));
+        ZoneFacts facts = jobs.facts(job, zone);
+        ZoneReport report = jobs.report(job, facts);
+        var views = new ZoneView(zone.id(), form(zone.choice()), layers, report);
+        return new Read(
+                zone,
+                views,
+                Stream.concat(
+                                report.conduct().stream(),
+                                Conduct.ofEarlierCycles(facts, job.facts().units()).stream())
+                        .toList());
     }
 
-    private List<LogView> log(ZoneStore.StoredZone zone, ZoneReport report) {
-        Map<String, List<String>> against = report.conduct().stream()
+    private List<LogView> log(ZoneStore.StoredZone zone, List<Conduct.Stood> conduct) {
+        Map<String, List<String>> against = conduct.stream()
                 .collect(Collectors.toMap(
                         Conduct.Stood::key,
                         s -> s.findings().stream().map(Finding::brief).toList()));
@@ -262,7 +277,8 @@ public class JobViews {
                     e.by(),
                     e.note(),
                     against.getOrDefault(e.key(), List.of()),
-                    struck.contains(e.key())));
+                    struck.contains(e.key()),
+                    e.cycle()));
         }
         return views;
     }

@@ -15,9 +15,13 @@ import openslab.core.floor.Shape;
 import openslab.core.floor.Shapes;
 import openslab.core.floor.plan.PlanReport;
 import openslab.core.floor.plan.PlanZone;
+import openslab.core.job.Cycle;
+import openslab.core.job.CycleKind;
+import openslab.core.job.CycleReport;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.job.LogGuard;
+import openslab.core.job.Past;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
@@ -25,6 +29,7 @@ import openslab.core.prep.SiteLimit;
 import openslab.core.prep.SiteLimits;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Refusal;
 import openslab.core.quantity.Value;
 import openslab.server.floor.PlanStore;
 import openslab.server.product.Catalogue;
@@ -38,6 +43,9 @@ import org.springframework.stereotype.Service;
 public class Jobs {
     /** A phone's clock may be a little ahead of ours. */
     private static final Duration SKEW = Duration.ofMinutes(10);
+
+    /** More often than this nobody works on one floor. */
+    public static final int MOST_CYCLES = 200;
 
     private final JobStore store;
     private final ZoneStore zones;
@@ -117,7 +125,7 @@ public class Jobs {
                         Optional.empty()))
                 .toList();
         store.advance(jobId, seen, Map.of(), Map.of("zone", choice.name()));
-        zones.insert(jobId, id, choice, layers);
+        zones.insert(jobId, id, choice, List.of(ZoneStore.StoredCycle.first(clock.instant(), layers)));
         return id;
     }
 
@@ -163,8 +171,113 @@ public class Jobs {
             var changed = read(layer, form);
             String path = zone.choice().name() + ", " + layerId;
             store.advance(jobId, seen.version(), words(path, layer), words(path, changed));
-            zones.update(zoneId, changed);
+            zones.update(zoneId, zone.cycle().number(), changed);
             return layerId;
+        });
+    }
+
+    /** Begins a zone's next cycle, with what usually goes on in one of its kind. */
+    public void begin(UUID jobId, UUID zoneId, Seen seen, Forms.CycleForm form) {
+        writes.once(seen.key(), List.of("cycle", jobId, zoneId, seen.version(), form), () -> {
+            var job = store.get(jobId);
+            var zone = zones.get(jobId, zoneId);
+            var choice = Forms.read(form, job.facts().units(), clock.instant(), latest());
+            if (zone.cycles().size() == MOST_CYCLES) {
+                throw new Refusal(
+                        "too-many-cycles",
+                        "This zone has been through " + MOST_CYCLES + " cycles already.",
+                        "Make a new zone of it.");
+            }
+            int number = zone.cycles().size() + 1;
+            var facts = facts(job, zone);
+            CycleReport.require(
+                    facts,
+                    new Cycle(
+                            number,
+                            choice.kind(),
+                            choice.began(),
+                            choice.by(),
+                            choice.why(),
+                            choice.patch(),
+                            List.of()),
+                    job.facts().units());
+            store.advance(
+                    jobId,
+                    seen.version(),
+                    Map.of(),
+                    Map.of(
+                            zone.choice().name() + ", cycle " + number,
+                            choice.kind().label()));
+            zones.insert(
+                    zoneId,
+                    new ZoneStore.StoredCycle(
+                            number,
+                            choice.kind(),
+                            choice.began(),
+                            choice.by(),
+                            choice.why(),
+                            choice.patch(),
+                            layersFor(choice.kind(), zone, facts.lies())));
+            return zoneId.toString();
+        });
+    }
+
+    /** What goes on: where nothing is on yet the same as was to, else the top coat, or everything that was laid with it. */
+    private List<ZoneStore.StoredLayer> layersFor(CycleKind kind, ZoneStore.StoredZone zone, List<Past.Laid> lies) {
+        if (lies.isEmpty()) {
+            return again(zone.layers());
+        }
+        return switch (kind) {
+            case COAT, CLEAN -> List.of();
+            case RESEAL ->
+                lies.stream()
+                        .filter(l -> l.layer().sheet().broadcast().isEmpty())
+                        .reduce((a, b) -> b)
+                        .map(top -> again(zone.cycles().get(top.cycle() - 1).layers().stream()
+                                .filter(l -> l.id().equals(top.layer().id()))
+                                .toList()))
+                        .orElse(List.of());
+            case REPAIR, RECOAT ->
+                again(zone.cycles().get(lies.get(0).cycle() - 1).layers());
+        };
+    }
+
+    /** Of each sheet as it stands on the shelf today. */
+    private List<ZoneStore.StoredLayer> again(List<ZoneStore.StoredLayer> layers) {
+        return layers.stream()
+                .map(l -> new ZoneStore.StoredLayer(
+                        l.id(),
+                        sheets.onShelf(sheets.of(l.digest()).sheet().slug())
+                                .map(SheetStore.Stored::digest)
+                                .orElse(l.digest()),
+                        Optional.empty()))
+                .toList();
+    }
+
+    /** Takes a zone's newest cycle back, if nothing was done in it. */
+    public void takeBack(UUID jobId, UUID zoneId, int number, Seen seen) {
+        writes.once(seen.key(), List.of("cycle back", jobId, zoneId, number, seen.version()), () -> {
+            var zone = zones.get(jobId, zoneId);
+            if (number != zone.cycle().number()) {
+                throw new NotHere("number", number);
+            }
+            if (number == 1 || zone.log().stream().anyMatch(e -> e.cycle() == number)) {
+                throw new Refusal(
+                        "cycle-in-use",
+                        number == 1
+                                ? "A zone always has its first cycle."
+                                : "Something was logged in this cycle: it is part of what happened to this floor.",
+                        "Leave it, and begin the next one when it is time.");
+            }
+            store.advance(
+                    jobId,
+                    seen.version(),
+                    Map.of(
+                            zone.choice().name() + ", cycle " + number,
+                            zone.cycle().kind().label()),
+                    Map.of());
+            zones.delete(zoneId, number);
+            return zoneId.toString();
         });
     }
 
@@ -194,8 +307,14 @@ public class Jobs {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
             LogEntry entry = Forms.read(key, form, scope(job, zone));
-            LogGuard.require(facts(job, zone), entry, job.facts().units());
-            logs.append(zoneId, entry);
+            ZoneFacts facts = facts(job, zone);
+            boolean earlier = entry.cycle() < zone.cycle().number();
+            logs.append(
+                    zoneId,
+                    LogGuard.take(
+                            earlier ? facts.through(entry.cycle()) : facts,
+                            entry,
+                            job.facts().units()));
             return key.toString();
         });
     }
@@ -203,11 +322,14 @@ public class Jobs {
     private Forms.LogScope scope(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
         Set<String> standing =
                 LogEntry.standing(zone.log()).stream().map(LogEntry::key).collect(Collectors.toSet());
-        return new Forms.LogScope(
-                job.facts().units(),
-                zone.layers().stream().map(ZoneStore.StoredLayer::id).toList(),
-                standing,
-                latest());
+        return new Forms.LogScope(job.facts().units(), layerIds(zone.cycles()), standing, latest());
+    }
+
+    /** The ids of the layers of each cycle. */
+    public static List<List<String>> layerIds(List<ZoneStore.StoredCycle> cycles) {
+        return cycles.stream()
+                .map(c -> c.layers().stream().map(ZoneStore.StoredLayer::id).toList())
+                .toList();
     }
 
     /** Nothing is logged that happened later than this. */
@@ -241,10 +363,41 @@ public class Jobs {
                         zone.choice().washWater(),
                         zone.choice().limits()),
                 ZoneFields.settings(values),
-                zone.layers().stream()
-                        .map(l -> new LayerChoice(l.id(), sheets.of(l.digest()).sheet(), l.plannedStart()))
-                        .toList(),
+                zone.cycles().stream().map(this::cycle).toList(),
                 zone.log());
+    }
+
+    private Cycle cycle(ZoneStore.StoredCycle c) {
+        return new Cycle(
+                c.number(),
+                c.kind(),
+                c.began(),
+                c.by(),
+                c.why(),
+                c.patch(),
+                c.layers().stream()
+                        .map(l -> new LayerChoice(l.id(), sheets.of(l.digest()).sheet(), l.plannedStart()))
+                        .toList());
+    }
+
+    /**
+     * A zone as an earlier cycle left it.
+     *
+     * @throws NotHere where it has been through no cycle of this number
+     */
+    ZoneReport past(UUID jobId, UUID zoneId, int number) {
+        var job = store.get(jobId);
+        ZoneFacts facts = facts(job, zones.get(jobId, zoneId));
+        if (number < 1 || number > facts.cycles().size()) {
+            throw new NotHere("number", number);
+        }
+        if (number == facts.cycles().size()) {
+            return report(job, facts);
+        }
+        var where = new Place(job.facts().timeZone(), job.facts().position());
+        Instant next = facts.cycles().get(number).began();
+        ZoneFacts then = facts.through(number);
+        return ZoneReport.of(then, job.facts().units(), where, next);
     }
 
     public ZoneReport report(JobStore.StoredJob job, ZoneFacts facts) {

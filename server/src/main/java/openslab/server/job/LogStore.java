@@ -35,7 +35,9 @@ public class LogStore {
             String instrument,
             LocalDate calibratedOn,
             LocalDate calibrationDue,
-            String ring) {
+            String ring,
+            int cycle,
+            String prepMethod) {
         LogEntry entry(Map<String, Value> values) {
             return new LogEntry(
                     entryKey.toString(),
@@ -47,7 +49,9 @@ public class LogStore {
                     note,
                     values,
                     Optional.ofNullable(instrument).map(i -> new Instrument(i, calibratedOn, calibrationDue)),
-                    ring == null ? List.of() : RingText.read(ring));
+                    ring == null ? List.of() : RingText.read(ring),
+                    cycle,
+                    prepMethod);
         }
     }
 
@@ -84,9 +88,9 @@ public class LogStore {
                 many,
                 """
                 insert into log_entry (entry_key, zone_id, kind, subject, place, happened_at, stored_at, done_by, note,
-                    instrument, calibrated_on, calibration_due, ring)
+                    instrument, calibrated_on, calibration_due, ring, cycle, prep_method)
                 values (:key, :zone, :kind, :subject, :place, :at, :now, :by, :note,
-                    :instrument, :calibrated, :due, :ring)""",
+                    :instrument, :calibrated, :due, :ring, :cycle, :method)""",
                 entries.stream().map(e -> row(zoneId, e)));
         values.insert(entries.stream().collect(Collectors.toMap(e -> UUID.fromString(e.key()), LogEntry::values)));
     }
@@ -106,6 +110,8 @@ public class LogStore {
         row.put("calibrated", entry.instrument().map(Instrument::calibrated).orElse(null));
         row.put("due", entry.instrument().map(Instrument::due).orElse(null));
         row.put("ring", entry.ring().isEmpty() ? null : RingText.write(entry.ring()));
+        row.put("cycle", entry.cycle());
+        row.put("method", entry.method());
         return row;
     }
 
@@ -143,7 +149,7 @@ public class LogStore {
         List<Row> rows = db.sql(
                         """
                 select e.entry_key, e.zone_id, e.kind, e.subject, e.place, e.happened_at, e.done_by, e.note,
-                    e.instrument, e.calibrated_on, e.calibration_due, e.ring
+                    e.instrument, e.calibrated_on, e.calibration_due, e.ring, e.cycle, e.prep_method
                 from log_entry e join zone z on z.id = e.zone_id where z.job_id = :job order by e.ordinal""")
                 .param("job", jobId)
                 .query(Row.class)

@@ -13,19 +13,46 @@ import java.util.Set;
 import java.util.UUID;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
+import openslab.core.job.CycleKind;
 import openslab.core.job.LogEntry;
 import openslab.core.prep.SiteLimit;
 import openslab.core.product.Exposure;
+import openslab.core.quantity.Value;
 import openslab.server.web.NotHere;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcOperations;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
-/** The zones of a job and the layers chosen for each. */
+/** The zones of a job, the cycles of each, and the layers chosen for those. */
 @Repository
 public class ZoneStore {
     /** A zone as it is stored, its log oldest first. */
-    public record StoredZone(UUID id, Forms.ZoneChoice choice, List<StoredLayer> layers, List<LogEntry> log) {}
+    public record StoredZone(UUID id, Forms.ZoneChoice choice, List<StoredCycle> cycles, List<LogEntry> log) {
+        /** The one that it is in. */
+        public StoredCycle cycle() {
+            return cycles.get(cycles.size() - 1);
+        }
+
+        /** Of the cycle that it is in. */
+        public List<StoredLayer> layers() {
+            return cycle().layers();
+        }
+    }
+
+    /** A cycle as it is stored. */
+    public record StoredCycle(
+            int number,
+            CycleKind kind,
+            Instant began,
+            String by,
+            String why,
+            Optional<Value> patch,
+            List<StoredLayer> layers) {
+        /** The first of a zone. */
+        public static StoredCycle first(Instant began, List<StoredLayer> layers) {
+            return new StoredCycle(1, CycleKind.COAT, began, "", "", Optional.empty(), layers);
+        }
+    }
 
     public record StoredLayer(String id, String digest, Optional<Instant> plannedStart) {
         private OffsetDateTime startColumn() {
@@ -43,7 +70,17 @@ public class ZoneStore {
             boolean dust,
             boolean washWater) {}
 
-    private record LayerRow(UUID zoneId, String layerId, String sheetDigest, OffsetDateTime plannedStart) {}
+    private record CycleRow(
+            UUID zoneId,
+            int number,
+            String kind,
+            OffsetDateTime beganAt,
+            String begunBy,
+            String why,
+            String patch,
+            Double patchM2) {}
+
+    private record LayerRow(UUID zoneId, int cycle, String layerId, String sheetDigest, OffsetDateTime plannedStart) {}
 
     private final JdbcClient db;
     private final LogStore logs;
@@ -55,7 +92,7 @@ public class ZoneStore {
         this.values = StoredValues.ofZones(db, many);
     }
 
-    /** Every zone of the job, in order, with everything that is known of it: six queries, however many zones. */
+    /** Every zone of the job, in order, with everything that is known of it: seven queries, however many zones. */
     public List<StoredZone> of(UUID jobId) {
         List<ZoneRow> rows = db.sql(
                         """
@@ -65,7 +102,7 @@ public class ZoneStore {
                 .query(ZoneRow.class)
                 .list();
         var ofZone = values.of(jobId);
-        var layers = layers(jobId);
+        var cycles = cycles(jobId);
         var limits = limits(jobId);
         var log = logs.byZone(jobId);
         return rows.stream()
@@ -81,7 +118,7 @@ public class ZoneStore {
                                 r.washWater(),
                                 limits.getOrDefault(r.id(), Set.of()),
                                 ofZone.getOrDefault(r.id(), Map.of())),
-                        layers.getOrDefault(r.id(), List.of()),
+                        cycles.get(r.id()),
                         log.getOrDefault(r.id(), List.of())))
                 .toList();
     }
@@ -116,24 +153,48 @@ public class ZoneStore {
                 .update());
     }
 
-    private Map<UUID, List<StoredLayer>> layers(UUID jobId) {
-        Map<UUID, List<StoredLayer>> byZone = new HashMap<>();
+    private record InCycle(UUID zoneId, int cycle) {}
+
+    private Map<InCycle, List<StoredLayer>> layers(UUID jobId) {
+        Map<InCycle, List<StoredLayer>> byCycle = new HashMap<>();
         db.sql(
                         """
-                select l.zone_id, l.layer_id, l.sheet_digest, l.planned_start
-                from zone_layer l join zone z on z.id = l.zone_id where z.job_id = :job order by l.ordinal""")
+                select l.zone_id, l.cycle, l.layer_id, l.sheet_digest, l.planned_start
+                from cycle_layer l join zone z on z.id = l.zone_id where z.job_id = :job order by l.ordinal""")
                 .param("job", jobId)
                 .query(LayerRow.class)
                 .list()
-                .forEach(r -> byZone.computeIfAbsent(r.zoneId(), z -> new ArrayList<>())
+                .forEach(r -> byCycle.computeIfAbsent(new InCycle(r.zoneId(), r.cycle()), c -> new ArrayList<>())
                         .add(new StoredLayer(
                                 r.layerId(),
                                 r.sheetDigest(),
                                 Optional.ofNullable(r.plannedStart()).map(OffsetDateTime::toInstant))));
+        return byCycle;
+    }
+
+    private Map<UUID, List<StoredCycle>> cycles(UUID jobId) {
+        var layers = layers(jobId);
+        Map<UUID, List<StoredCycle>> byZone = new HashMap<>();
+        db.sql(
+                        """
+                select c.zone_id, c.number, c.kind, c.began_at, c.begun_by, c.why, c.patch, c.patch_m2
+                from zone_cycle c join zone z on z.id = c.zone_id where z.job_id = :job order by c.number""")
+                .param("job", jobId)
+                .query(CycleRow.class)
+                .list()
+                .forEach(r -> byZone.computeIfAbsent(r.zoneId(), z -> new ArrayList<>())
+                        .add(new StoredCycle(
+                                r.number(),
+                                CycleKind.valueOf(r.kind()),
+                                r.beganAt().toInstant(),
+                                r.begunBy(),
+                                r.why(),
+                                Optional.ofNullable(r.patch()).map(typed -> new Value(typed, r.patchM2())),
+                                layers.getOrDefault(new InCycle(r.zoneId(), r.number()), List.of()))));
         return byZone;
     }
 
-    public void insert(UUID jobId, UUID zoneId, Forms.ZoneChoice choice, List<StoredLayer> layers) {
+    public void insert(UUID jobId, UUID zoneId, Forms.ZoneChoice choice, List<StoredCycle> cycles) {
         int ordinal = db.sql("select coalesce(max(ordinal), 0) + 1 from zone where job_id = :job")
                 .param("job", jobId)
                 .query(Integer.class)
@@ -149,18 +210,46 @@ public class ZoneStore {
                 .update();
         values.insert(Map.of(zoneId, choice.values()));
         insertLimits(zoneId, choice.limits());
-        for (int i = 0; i < layers.size(); i++) {
-            StoredLayer layer = layers.get(i);
+        cycles.forEach(c -> insert(zoneId, c));
+    }
+
+    /** The zone's next cycle. */
+    public void insert(UUID zoneId, StoredCycle cycle) {
+        db.sql(
+                        """
+                insert into zone_cycle (zone_id, number, kind, began_at, begun_by, why, patch, patch_m2)
+                values (:zone, :number, :kind, :began, :by, :why, :patch, :m2)""")
+                .param("zone", zoneId)
+                .param("number", cycle.number())
+                .param("kind", cycle.kind().name())
+                .param("began", cycle.began().atOffset(ZoneOffset.UTC))
+                .param("by", cycle.by())
+                .param("why", cycle.why())
+                .param("patch", cycle.patch().map(Value::typed).orElse(null))
+                .param("m2", cycle.patch().map(Value::base).orElse(null))
+                .update();
+        for (int i = 0; i < cycle.layers().size(); i++) {
+            StoredLayer layer = cycle.layers().get(i);
             db.sql(
                             """
-                    insert into zone_layer (zone_id, ordinal, layer_id, sheet_digest, planned_start)
-                    values (:zone, :ordinal, :layer, :digest, :start)""")
+                    insert into cycle_layer (zone_id, cycle, ordinal, layer_id, sheet_digest, planned_start)
+                    values (:zone, :cycle, :ordinal, :layer, :digest, :start)""")
                     .param("zone", zoneId)
+                    .param("cycle", cycle.number())
                     .param("ordinal", i)
                     .param("layer", layer.id())
                     .param("digest", layer.digest())
                     .param("start", layer.startColumn())
                     .update();
+        }
+    }
+
+    /** Takes a cycle back in which nothing was done. */
+    public void delete(UUID zoneId, int number) {
+        for (String sql : List.of(
+                "delete from cycle_layer where zone_id = :zone and cycle = :number",
+                "delete from zone_cycle where zone_id = :zone and number = :number")) {
+            db.sql(sql).param("zone", zoneId).param("number", number).update();
         }
     }
 
@@ -191,12 +280,13 @@ public class ZoneStore {
                 .param("wash", choice.washWater());
     }
 
-    public void update(UUID zoneId, StoredLayer layer) {
+    public void update(UUID zoneId, int cycle, StoredLayer layer) {
         int rows = db.sql(
                         """
-                update zone_layer set sheet_digest = :digest, planned_start = :start
-                where zone_id = :zone and layer_id = :layer""")
+                update cycle_layer set sheet_digest = :digest, planned_start = :start
+                where zone_id = :zone and cycle = :cycle and layer_id = :layer""")
                 .param("zone", zoneId)
+                .param("cycle", cycle)
                 .param("layer", layer.id())
                 .param("digest", layer.digest())
                 .param("start", layer.startColumn())

@@ -144,8 +144,12 @@ final class SheetReader {
             Clock clock = faults.oneOf("clocks." + name, name, Clock.class);
             var values = new ArrayList<TimeValue>();
             for (int i = 0; rows != null && i < rows.size(); i++) {
-                String path = "clocks." + name + "[" + i + "].";
                 var row = rows.get(i);
+                if (row == null) {
+                    faults.add("clocks." + name + "[" + i + "]", null, "a temperature with its time");
+                    continue;
+                }
+                String path = "clocks." + name + "[" + i + "].";
                 Value at = value(SheetFields.AT, path + "at", row.at());
                 Value time = value(SheetFields.TIME, path + "time", row.time());
                 if (at != null && values.stream().anyMatch(v -> v.at != null && v.at.base() == at.base())) {
@@ -170,8 +174,12 @@ final class SheetReader {
     private List<KitValue> kitValues(Field size) {
         var kits = new ArrayList<KitValue>();
         for (int i = 0; i < form.kits().size(); i++) {
-            String path = "kits[" + i + "].";
             var kit = form.kits().get(i);
+            if (kit == null) {
+                faults.add("kits[" + i + "]", null, "a kit with its size");
+                continue;
+            }
+            String path = "kits[" + i + "].";
             String label = faults.line(path + "label", kit.label(), 1, 60);
             kits.add(new KitValue(
                     label,

@@ -63,6 +63,13 @@ public enum Defect {
             "Any film under a bonded system lets go before the system does.",
             "",
             Proof.SOAKS),
+    OLD_COAT(
+            "Coats of an earlier cycle",
+            "",
+            Verdict.HOLD,
+            "What is built on a worn system holds only as long as that does.",
+            "",
+            Proof.SOAKS),
     ADHESIVE(
             "Adhesive",
             "coating",

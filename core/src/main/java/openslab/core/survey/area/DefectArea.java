@@ -15,13 +15,25 @@ import org.locationtech.jts.operation.valid.IsValidOp;
 /**
  * A piece of floor with something on it or wrong with it.
  *
- * @param key the log entry that holds it
+ * @param key the log entry that holds it; empty for what an earlier cycle left
  * @param name by which the crew calls it
  * @param ring its corners, metres of the zone's plan
  * @param areaM2 what of it lies in the zone
  */
 public record DefectArea(String key, Defect defect, String name, List<Corner> ring, double areaM2, Instant at) {
     public static final int MOST_CORNERS = 200;
+
+    private static final String WHOLE_FLOOR = "whole floor";
+
+    /** What an earlier cycle left all over the floor. @param outer the zone's own corners */
+    public static DefectArea everywhere(Defect defect, List<Corner> outer, double areaM2, Instant at) {
+        return new DefectArea("", defect, WHOLE_FLOOR, outer, areaM2, at);
+    }
+
+    /** Whether it is all of the zone, wherever in it something is. */
+    public boolean isEverywhere() {
+        return key.isEmpty();
+    }
 
     public DefectArea {
         ring = List.copyOf(ring);

@@ -26,7 +26,7 @@ public enum Removal {
 
     private static final Set<Defect> CLEAR_FILMS =
             Set.of(Defect.SEALER, Defect.POLISH, Defect.CURING_COMPOUND, Defect.FACTORY_FILM);
-    private static final Set<Defect> PAINTS = Set.of(Defect.PAINT, Defect.ADHESIVE);
+    private static final Set<Defect> PAINTS = Set.of(Defect.PAINT, Defect.OLD_COAT, Defect.ADHESIVE);
 
     private final String words;
 
@@ -46,9 +46,9 @@ public enum Removal {
         }
         if (PAINTS.contains(defect)) {
             return switch (substrate.family()) {
-                case CEMENT -> !showsStamp ? GRIND : defect == Defect.PAINT ? BLAST : NONE;
-                case TILE, OTHER -> defect == Defect.PAINT ? SAND : NONE;
-                case RESILIENT -> NONE;
+                case CEMENT -> !showsStamp ? GRIND : defect == Defect.ADHESIVE ? NONE : BLAST;
+                case TILE, OTHER -> defect == Defect.ADHESIVE ? NONE : SAND;
+                case RESILIENT -> defect == Defect.OLD_COAT ? STRIP : NONE;
             };
         }
         return switch (defect) {

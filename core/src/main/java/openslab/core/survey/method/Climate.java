@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.air.DewPoint;
+import openslab.core.floor.Ground;
 import openslab.core.quantity.Bound;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Field;
@@ -16,6 +17,7 @@ import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
+import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
@@ -54,6 +56,12 @@ public final class Climate implements TestMethod {
                 Field.quantity("slab", "Slab surface", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 75, ""));
     }
 
+    /** A floor that is only washed asks nothing of the air. */
+    @Override
+    public boolean asked(Survey survey, Site site) {
+        return site.ground() != Ground.FILM_KEPT;
+    }
+
     @Override
     public Optional<InstrumentKind> instrument() {
         return Optional.of(InstrumentKind.THERMO_HYGROMETER);
@@ -76,6 +84,9 @@ public final class Climate implements TestMethod {
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
+        if (site.ground() == Ground.FILM_KEPT) {
+            return List.of();
+        }
         var findings = new ArrayList<Finding>();
         findings.add(slab(r, site));
         findings.add(humidity(r, site));

@@ -43,6 +43,16 @@ public final class ConcreteAge implements TestMethod {
     }
 
     @Override
+    public boolean lasts() {
+        return true;
+    }
+
+    @Override
+    public boolean tellsOfFilm() {
+        return false;
+    }
+
+    @Override
     public TestCount count() {
         return TestCount.ONE;
     }

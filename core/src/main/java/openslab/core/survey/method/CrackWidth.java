@@ -28,6 +28,11 @@ public final class CrackWidth implements TestMethod {
     }
 
     @Override
+    public boolean tellsOfFilm() {
+        return true;
+    }
+
+    @Override
     public boolean asked(Survey survey, Site site) {
         return false;
     }

@@ -45,6 +45,11 @@ public final class OldFloor implements TestMethod {
     }
 
     @Override
+    public boolean lasts() {
+        return true;
+    }
+
+    @Override
     public boolean asked(Survey survey, Site site) {
         return suspect(survey, site.substrate());
     }

@@ -38,6 +38,11 @@ public final class PullOff implements TestMethod {
     }
 
     @Override
+    public boolean tellsOfFilm() {
+        return true;
+    }
+
+    @Override
     public boolean asked(Survey survey, Site site) {
         return site.limits().asks().pullOffMinMpa() > 0;
     }

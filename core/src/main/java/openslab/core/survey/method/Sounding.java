@@ -33,6 +33,11 @@ public final class Sounding implements TestMethod {
     }
 
     @Override
+    public boolean tellsOfFilm() {
+        return true;
+    }
+
+    @Override
     public boolean asked(Survey survey, Site site) {
         return SignTest.seen(survey, "hollow");
     }

@@ -69,14 +69,14 @@ public final class WalkOver implements TestMethod {
                             off(Defect.OIL, site)));
         }
         if (r.yes("sealer")) {
-            findings.add(draft(r, "sealer", "sealer or wax seen", "a bare floor", PRACTICE)
+            findings.add(draft(r, "sealer", "sealer or wax seen", bare(site), PRACTICE)
                     .hold(
                             "sealer or wax on the floor",
                             "A bonded system holds only as well as what it stands on; acid cannot cut through it either.",
                             off(Defect.SEALER, site)));
         }
         if (r.yes("coating")) {
-            findings.add(draft(r, "coating", "an old film seen", "a bare floor", PRACTICE)
+            findings.add(draft(r, "coating", "an old film seen", bare(site), PRACTICE)
                     .hold(
                             "an old film on the floor",
                             "Any film under a bonded system lets go before the system does. Old paint may hold lead, old adhesive asbestos.",
@@ -102,6 +102,10 @@ public final class WalkOver implements TestMethod {
                     .go("nothing on the floor", "No sealer, oil, film, dust or hollow place was found."));
         }
         return findings;
+    }
+
+    private static String bare(Site site) {
+        return site.ground().isFilm() ? "nothing on the film" : "a bare floor";
     }
 
     /** As preparation will do it, and the test that shows it done. */

@@ -1,0 +1,18 @@
+package openslab.core.floor;
+
+/** What the work of a cycle stands on. */
+public enum Ground {
+    /** The floor itself, or what has to come off it first. */
+    BARE,
+    /** The film of an earlier cycle stays, and nothing goes on it. */
+    FILM_KEPT,
+    /** The film of an earlier cycle stays, and the same sheet goes on it. */
+    OWN_FILM,
+    /** The film of an earlier cycle stays, and another sheet goes on it. */
+    OTHER_FILM;
+
+    /** Whether a film stays between the floor and whatever goes on. */
+    public boolean isFilm() {
+        return this != BARE;
+    }
+}

@@ -1,0 +1,27 @@
+<script lang="ts">
+  import type { JobView, ZoneView } from '../../api/types';
+  import { jobHref } from '../../app/route.svelte';
+
+  interface Props {
+    job: JobView;
+    zone: ZoneView;
+  }
+
+  let { job, zone }: Props = $props();
+  const cycle = $derived(zone.report.cycles.at(-1));
+</script>
+
+{#if cycle && cycle.number > 1}
+  <p>
+    <b>{cycle.label}{cycle.patch ? `, ${cycle.patch}` : ''}.</b>
+    {cycle.what} <a href={jobHref(job.id, zone.id, 'history')}>What it went through before</a>
+  </p>
+{/if}
+
+<style>
+  p {
+    margin-block: 6px 10px;
+    padding-inline-start: 12px;
+    border-inline-start: 4px solid var(--chalk);
+  }
+</style>

@@ -1,0 +1,164 @@
+<script lang="ts">
+  import type { Begin, JobView, ZoneView } from '../../api/types';
+  import type { JobDesk } from '../../app/job.svelte';
+  import { person } from '../../app/person.svelte';
+  import { jobHref } from '../../app/route.svelte';
+  import Button from '../../parts/Button.svelte';
+  import { FormState } from '../../parts/form.svelte';
+  import TextEntry from '../../parts/TextEntry.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
+
+  interface Props {
+    desk: JobDesk;
+    job: JobView;
+    zone: ZoneView;
+  }
+
+  let { desk, job, zone }: Props = $props();
+  const sending = new FormState();
+
+  let chosen = $state.raw<Begin | null>(null);
+  let by = $state(person.name);
+  let why = $state('');
+  let patch = $state('');
+  const repair = $derived(chosen?.kind === 'REPAIR');
+
+  async function begin(event: SubmitEvent) {
+    event.preventDefault();
+    if (!chosen) {
+      return;
+    }
+    const form = { kind: chosen.kind, by, why, ...(repair && { patch }) };
+    if (await sending.send([zone.id, form], (key) => desk.beginCycle(zone.id, key, form))) {
+      person.remember(by);
+      location.hash = jobHref(job.id, zone.id, 'prep');
+    }
+  }
+</script>
+
+<section aria-labelledby="next-head">
+  <h2 id="next-head">The next time</h2>
+  <ul>
+    {#each zone.report.begins as next (next.kind)}
+      <li class:chosen={chosen?.kind === next.kind}>
+        <button
+          type="button"
+          disabled={next.whyNot !== ''}
+          aria-pressed={chosen?.kind === next.kind}
+          onclick={() => (chosen = next)}>{next.label}</button
+        >
+        <span
+          >{next.what}{#if next.whyNot}<b>{next.whyNot}</b>{/if}</span
+        >
+      </li>
+    {/each}
+  </ul>
+  {#if chosen}
+    <form onsubmit={begin} novalidate data-versioned>
+      <p>
+        Readings, steps, tests and coats from now on belong to it. What was done so far stays, and
+        stays readable.
+      </p>
+      {#if chosen.asksWhy}<p class="hold">This time is not through: {chosen.asksWhy}.</p>{/if}
+      <Trouble problem={sending.problem} shown={['by', 'why', 'patch']} />
+      <div class="grid">
+        {#if repair}
+          <TextEntry
+            label="How large is the patch"
+            hint={job.facts.units === 'US' ? 'such as 40 ft²' : 'such as 4 m²'}
+            fault={sending.fault('patch')}
+            bind:value={patch}
+          />
+        {/if}
+        <TextEntry
+          label={chosen.asksWhy ? 'Why it ends here' : 'What for'}
+          fault={sending.fault('why')}
+          bind:value={why}
+        />
+        <TextEntry label="By" fault={sending.fault('by')} bind:value={by} autocomplete="name" />
+      </div>
+      <div class="buttons">
+        <Button kind="main" type="submit" disabled={sending.busy}>Begin: {chosen.label}</Button>
+        <Button kind="quiet" onclick={() => (chosen = null)}>Not now</Button>
+      </div>
+    </form>
+  {/if}
+</section>
+
+<style>
+  h2 {
+    font-size: 20px;
+    margin-block-end: 6px;
+  }
+
+  ul {
+    list-style: none;
+    padding: 0;
+  }
+
+  li {
+    display: grid;
+    grid-template-columns: 168px 1fr;
+    gap: 16px;
+    align-items: center;
+    border-block-start: 1px solid var(--line);
+    color: var(--ink-soft);
+    font-size: 15px;
+  }
+
+  li button {
+    min-block-size: var(--tap);
+    border: 0;
+    padding: 0;
+    background: none;
+    color: var(--chalk);
+    font-weight: 600;
+    text-align: start;
+    text-decoration: underline;
+    cursor: pointer;
+  }
+
+  li button:disabled {
+    color: var(--ink-soft);
+    text-decoration: none;
+    cursor: default;
+  }
+
+  li b {
+    display: block;
+    font-weight: 600;
+  }
+
+  .chosen {
+    border-block-start: 3px solid var(--ink);
+  }
+
+  form {
+    padding-block: 10px;
+    border-block-start: 3px solid var(--ink);
+  }
+
+  .hold {
+    color: var(--hold);
+    font-weight: 600;
+  }
+
+  .grid {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+    gap: 0 16px;
+    margin-block: 8px;
+  }
+
+  .buttons {
+    display: flex;
+    gap: 10px;
+  }
+
+  @media (max-width: 759px) {
+    li {
+      grid-template-columns: 112px 1fr;
+      gap: 10px;
+    }
+  }
+</style>
