@@ -40,10 +40,13 @@ public record BuildUp(List<Layer> layers, Figure totalDry) {
 
     /** The strictest of every sheet's limits, or empty when no sheet says anything. */
     public Optional<Limits> limits() {
-        List<ProductSheet> asking = layers.stream()
-                .map(Layer::sheet)
-                .filter(s -> s.limits().isPresent())
-                .toList();
+        return limitsOf(layers.stream().map(Layer::sheet).toList());
+    }
+
+    /** {@link #limits} of a build-up of these sheets. */
+    public static Optional<Limits> limitsOf(List<ProductSheet> sheets) {
+        List<ProductSheet> asking =
+                sheets.stream().filter(s -> s.limits().isPresent()).toList();
         if (asking.isEmpty()) {
             return Optional.empty();
         }

@@ -37,17 +37,16 @@ public record CandidateReport(
         double areaM2 = zone.area(system).base();
         List<Finding> besides = ZoneReport.findings(zone);
         return candidates.stream()
-                .flatMap(c -> BuildUp.of(c.sheets(), system).limits().stream()
+                .flatMap(c -> BuildUp.limitsOf(c.sheets()).stream()
                         .map(l -> new Site(l, zone.substrate(), zone.ground(), areaM2, system, now))
                         .map(site -> of(c, zone.survey(), site, besides)))
                 .toList();
     }
 
     private static CandidateReport of(Candidate candidate, Survey survey, Site site, List<Finding> besides) {
-        Survey.Judgement judged = survey.judge(site, besides);
-        List<String> missing = judged.tallies().stream()
-                .filter(t -> t.required() && t.taken() < t.needed().value())
-                .map(t -> more(t, (int) t.needed().value() - t.taken()))
+        Survey.Weighed judged = survey.weigh(site, besides);
+        List<String> missing = judged.missing().stream()
+                .map(m -> Show.lower(m.title()) + " (" + m.more() + ")")
                 .toList();
         List<Verdict> measured = judged.findings().stream()
                 .filter(f -> !f.rule().endsWith(Survey.MISSING))
@@ -62,10 +61,6 @@ public record CandidateReport(
                 words(site.limits()),
                 missing,
                 measured.isEmpty() ? Verdict.GO : Verdict.worst(measured));
-    }
-
-    private static String more(Survey.Tally tally, int n) {
-        return Show.lower(tally.title()) + " (" + n + ")";
     }
 
     private static String words(Limits limits) {

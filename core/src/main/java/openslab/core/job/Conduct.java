@@ -72,6 +72,7 @@ public final class Conduct {
 
     private final Map<Integer, State> states = new HashMap<>();
     private Optional<PrepLog.Run> today = Optional.empty();
+    private Optional<Survey.Told> told = Optional.empty();
 
     /**
      * What was known of the floor after so many entries.
@@ -100,9 +101,10 @@ public final class Conduct {
         return e.kind() == LogEntry.Kind.COAT || e.kind() == LogEntry.Kind.BATCH;
     }
 
-    /** The same, where preparation as it stands today has been worked out already. */
-    Conduct knowing(PrepLog.Run run) {
+    /** The same, where preparation and survey as they stand today have been worked out already. */
+    Conduct knowing(PrepLog.Run run, Optional<Survey.Told> survey) {
         today = Optional.of(run);
+        told = survey;
         return this;
     }
 
@@ -248,7 +250,11 @@ public final class Conduct {
         limits.map(l -> site(l, at)).ifPresent(site -> {
             var found = new ArrayList<>(ZoneReport.doubts(then));
             found.addAll(then.survey().drawn(site));
-            found.addAll(then.survey().findings(site, m -> !isOfTheHour(m)));
+            // what is not of the hour is the same whenever it is asked
+            found.addAll(
+                    then == zone && told.isPresent()
+                            ? told.get().findings(m -> !isOfTheHour(m))
+                            : then.survey().findings(site, m -> !isOfTheHour(m)));
             held(found).ifPresent(findings::add);
         });
         unprepared(run(then)).ifPresent(findings::add);

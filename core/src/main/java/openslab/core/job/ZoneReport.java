@@ -72,11 +72,12 @@ public record ZoneReport(
         Figure worked = zone.area(system);
         Optional<Site> site = limits.or(() -> Optional.of(Limits.NONE).filter(l -> zone.ground() == Ground.FILM_KEPT))
                 .map(l -> new Site(l, zone.substrate(), zone.ground(), worked.base(), system, now));
-        Survey.Judgement judged = site.map(s -> survey.judge(s, besides)).orElseGet(ZoneReport::nothingChosen);
+        Optional<Survey.Told> told = site.map(s -> survey.told(s, besides));
+        Survey.Judgement judged = told.map(Survey.Told::judgement).orElseGet(ZoneReport::nothingChosen);
         ProfileNeed need = buildUp.profileNeed();
         PrepLog.Run run = PrepLog.run(zone, need, system);
         PrepReport prep = PrepReport.of(run, buildUp.profileByThickness(), system);
-        var conduct = new Conduct(zone, buildUp, system).knowing(run);
+        var conduct = new Conduct(zone, buildUp, system).knowing(run, told);
         List<LayerReport> layers = LayerStack.of(zone, buildUp, conduct, worked.base(), where, system, now);
         Optional<LayerReport> before = before(zone, where, system, now);
         ServiceReport service = ServiceReport.of(top(layers), before, zone, where.zone(), system, now);

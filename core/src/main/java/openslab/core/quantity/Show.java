@@ -41,7 +41,14 @@ public final class Show {
 
     /** The number that {@link #number} shows. */
     static double rounded(double value, int decimals) {
-        return Double.isFinite(value) ? Double.parseDouble(fixed(value, decimals)) : value;
+        if (!Double.isFinite(value)) {
+            return value;
+        }
+        double scaled = decimals < TENS.length ? Math.abs(value) * TENS[decimals] : Double.POSITIVE_INFINITY;
+        // a whole number by a power of ten, both exact: the quotient is what its decimals would be read as
+        return isSurelyRounded(scaled)
+                ? Math.copySign(Math.round(scaled) / TENS[decimals], value)
+                : Double.parseDouble(fixed(value, decimals));
     }
 
     private static String fixed(double value, int decimals) {
@@ -113,10 +120,16 @@ public final class Show {
     }
 
     private static String grouped(String plain) {
+        if (plain.length() <= 4 && plain.charAt(0) != '-') {
+            return plain;
+        }
         boolean negative = plain.startsWith("-") && plain.chars().anyMatch(c -> c >= '1' && c <= '9');
         String bare = plain.startsWith("-") ? plain.substring(1) : plain;
         int dot = bare.indexOf('.');
         int end = dot < 0 ? bare.length() : dot;
+        if (end <= 4 && !negative) {
+            return bare;
+        }
         var out = new StringBuilder(bare.length() + 4);
         if (negative) {
             out.append(MINUS);

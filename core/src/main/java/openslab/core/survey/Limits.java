@@ -103,10 +103,18 @@ public record Limits(
     }
 
     private static double least(List<Limits> all, ToDoubleFunction<Limits> of) {
-        return all.stream().mapToDouble(of).min().orElseThrow();
+        double least = Double.POSITIVE_INFINITY;
+        for (Limits l : all) {
+            least = Math.min(least, of.applyAsDouble(l));
+        }
+        return least;
     }
 
     private static double most(List<Limits> all, ToDoubleFunction<Limits> of) {
-        return all.stream().mapToDouble(of).max().orElseThrow();
+        double most = Double.NEGATIVE_INFINITY;
+        for (Limits l : all) {
+            most = Math.max(most, of.applyAsDouble(l));
+        }
+        return most;
     }
 }

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -57,8 +58,12 @@ public final class Survey {
 
     private static final int BRIEFS_IN_SUMMARY = 3;
 
+    private static final Comparator<Finding> WORST_FIRST =
+            Comparator.comparing(Finding::verdict).reversed();
+
     private final List<Reading> readings;
     private final Map<String, List<Reading>> byMethod;
+    private final Map<String, List<Reading>> newestByMethod = new HashMap<>();
     private final List<Areas.Judged> areas;
 
     public Survey(List<Reading> readings) {
@@ -73,6 +78,7 @@ public final class Survey {
     public Survey(List<Reading> readings, List<DefectArea> areas, List<Placement.Marked> places, Substrate substrate) {
         this.readings = List.copyOf(readings);
         byMethod = readings.stream().collect(Collectors.groupingBy(Reading::method));
+        byMethod.forEach((method, all) -> newestByMethod.put(method, newestOf(all)));
         this.areas = Areas.judge(areas, this, places, substrate);
     }
 
@@ -110,8 +116,12 @@ public final class Survey {
 
     /** The newest reading at each place. */
     public List<Reading> current(String method) {
+        return newestByMethod.getOrDefault(method, List.of());
+    }
+
+    private static List<Reading> newestOf(List<Reading> all) {
         Map<String, Reading> byPlace = new LinkedHashMap<>();
-        for (Reading reading : all(method)) {
+        for (Reading reading : all) {
             byPlace.merge(reading.place(), reading, Survey::later);
         }
         return List.copyOf(byPlace.values());
@@ -129,13 +139,33 @@ public final class Survey {
 
     /** @param besides what was found by other means than tests: a plan that does not close, say */
     public Judgement judge(Site site, List<Finding> besides) {
+        return told(site, besides).judgement();
+    }
+
+    /** A judgement, and what each method found for it. */
+    public record Told(Judgement judgement, Map<TestMethod, List<Finding>> own) {
+        /** What {@link Survey#findings} would find for the same site. */
+        public List<Finding> findings(Predicate<TestMethod> which) {
+            var findings = new ArrayList<Finding>();
+            own.forEach((method, found) -> {
+                if (which.test(method)) {
+                    findings.addAll(found);
+                }
+            });
+            return findings;
+        }
+    }
+
+    /** @param besides what was found by other means than tests */
+    public Told told(Site site, List<Finding> besides) {
         var findings = new ArrayList<>(besides);
         findings.addAll(drawn(site));
         var tallies = new ArrayList<Tally>();
         var entries = new ArrayList<Entry>();
+        Map<TestMethod, List<Finding>> byMethodFound = new LinkedHashMap<>();
         for (TestMethod method : TestMethods.ALL) {
             List<Reading> current = current(method.id());
-            Set<String> speaking = current.stream().map(Reading::key).collect(Collectors.toSet());
+            Set<String> speaking = keys(current);
             Map<String, List<Finding>> judged = new HashMap<>();
             for (Reading reading : all(method.id())) {
                 List<Finding> of = judged(method, reading, site);
@@ -152,10 +182,46 @@ public final class Survey {
             int taken = taken(method, current, site);
             List<Finding> own = own(method, site, current, asked && taken < needed.value(), r -> judged.get(r.key()));
             findings.addAll(own);
+            byMethodFound.put(method, own);
             tallies.add(new Tally(method.id(), method.about().title(), asked, needed, taken, word(own)));
         }
-        findings.sort(Comparator.comparing(Finding::verdict).reversed());
-        return new Judgement(worst(findings), summary(findings), findings, tallies, entries, earliest(findings));
+        findings.sort(WORST_FIRST);
+        return new Told(
+                new Judgement(worst(findings), summary(findings), findings, tallies, entries, earliest(findings)),
+                byMethodFound);
+    }
+
+    private static Set<String> keys(List<Reading> readings) {
+        Set<String> keys = new HashSet<>();
+        readings.forEach(r -> keys.add(r.key()));
+        return keys;
+    }
+
+    /**
+     * What a judgement comes to, without the readings one by one: what stands now decides.
+     *
+     * @param missing the tests that were not taken often enough
+     */
+    public record Weighed(Verdict verdict, String summary, List<Finding> findings, List<Missing> missing) {}
+
+    /** How many more of a test are asked for. */
+    public record Missing(String title, int more) {}
+
+    /** @param besides what was found by other means than tests */
+    public Weighed weigh(Site site, List<Finding> besides) {
+        var findings = new ArrayList<>(besides);
+        findings.addAll(drawn(site));
+        var missing = new ArrayList<Missing>();
+        for (TestMethod method : TestMethods.ALL) {
+            List<Reading> current = current(method.id());
+            int more = asked(method, site) ? method.count().of(site.areaM2()) - taken(method, current, site) : 0;
+            if (more > 0) {
+                missing.add(new Missing(method.about().title(), more));
+            }
+            findings.addAll(own(method, site, current, more > 0, r -> judged(method, r, site)));
+        }
+        findings.sort(WORST_FIRST);
+        return new Weighed(worst(findings), summary(findings), findings, missing);
     }
 
     /** What {@link #judge} finds beside tests, and nothing of how it is told. */
@@ -185,9 +251,13 @@ public final class Survey {
 
     /** Readings that count. */
     private static int taken(TestMethod method, List<Reading> current, Site site) {
-        return (int) current.stream()
-                .filter(r -> method.valid(r, site) && !Calibration.lapsed(r))
-                .count();
+        int taken = 0;
+        for (Reading r : current) {
+            if (method.valid(r, site) && !Calibration.lapsed(r)) {
+                taken++;
+            }
+        }
+        return taken;
     }
 
     /** What one method found: at each place, missing, and side by side. */
@@ -232,7 +302,11 @@ public final class Survey {
     }
 
     private static Verdict worst(List<Finding> findings) {
-        return Verdict.worst(findings.stream().map(Finding::verdict).toList());
+        Verdict worst = findings.isEmpty() ? Verdict.HOLD : Verdict.GO;
+        for (Finding f : findings) {
+            worst = f.verdict().compareTo(worst) > 0 ? f.verdict() : worst;
+        }
+        return worst;
     }
 
     /** What one rule found, and where else it found it: "water beads at A, likewise at B, C". */

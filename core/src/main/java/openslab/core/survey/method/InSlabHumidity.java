@@ -121,8 +121,8 @@ public final class InSlabHumidity implements TestMethod {
         return depth(r.number("thickness"), r.choice("drying").equals("two"), site.units());
     }
 
-    private static boolean deepEnough(Reading r, Site site) {
-        double need = depth(r, site).base();
+    private static boolean deepEnough(Reading r) {
+        double need = depthShare(r.choice("drying").equals("two")) * r.number("thickness");
         return Math.abs(r.number("depth") - need) <= depthSlackM(need) + 1e-9;
     }
 
@@ -136,7 +136,7 @@ public final class InSlabHumidity implements TestMethod {
 
     @Override
     public boolean valid(Reading r, Site site) {
-        return deepEnough(r, site) && settled(r);
+        return deepEnough(r) && settled(r);
     }
 
     @Override
@@ -155,7 +155,7 @@ public final class InSlabHumidity implements TestMethod {
     public List<Finding> judge(Reading r, Site site) {
         String at = " at " + r.place();
         var finding = Finding.of(ABOUT.id(), r);
-        if (!deepEnough(r, site)) {
+        if (!deepEnough(r)) {
             Figure need = depth(r, site);
             Unit small = Unit.small(site.units());
             return List.of(finding.measured(Show.in(small, r.number("depth")) + " deep")
