@@ -8,15 +8,17 @@ import type {
   DryDown,
   EchoView,
   Field,
+  FigureView,
   FileOffer,
   ImportProgress,
   InstrumentForm,
   InstrumentView,
   JobForm,
-  JobView,
+  JobHead,
   LayerForm,
   LevelsForm,
   LogForm,
+  Logged,
   Named,
   MixView,
   NowView,
@@ -24,7 +26,6 @@ import type {
   PlaceForm,
   PlanForm,
   PlanReport,
-  PrepSheet,
   ProposedPlace,
   PlanView,
   RackItem,
@@ -95,23 +96,21 @@ export const newKey = (): string => {
 /** Keys that were made here: what others write is told by its key. */
 const ours = new Set<string>();
 
-/** Calls {@code onchange} after every write about the job that was not ours, and after a gap; answers how to stop. */
-export function watchJob(jobId: string, onchange: () => void): () => void {
+/**
+ * Calls {@code onchange} after every write about the job that was not ours, with the zone it was about where it was about one, and once
+ * the stream is open, also after a gap: what was written before that nobody told. Answers how to stop.
+ */
+export function watchJob(jobId: string, onchange: (zoneId: string) => void): () => void {
   let stream: EventSource | null = null;
-  let opened = false;
   const open = () => {
     stream = new EventSource(`/api/jobs/${id(jobId)}/changes`);
     stream.onmessage = (event: MessageEvent<string>) => {
-      if (!ours.has(event.data)) {
-        onchange();
+      const [key = '', zoneId = ''] = event.data.split(' ');
+      if (!ours.has(key)) {
+        onchange(zoneId);
       }
     };
-    stream.onopen = () => {
-      if (opened) {
-        onchange();
-      }
-      opened = true;
-    };
+    stream.onopen = () => onchange('');
   };
   // a browser keeps only a few connections, so a screen that nobody looks at gives its own back
   const look = () => {
@@ -186,16 +185,28 @@ const id = encodeURIComponent;
 export const now = (): Promise<NowView> => call('GET', '/api/now');
 export const reference = (): Promise<ReferenceView> => call('GET', '/api/reference');
 export const rack = (): Promise<RackItem[]> => call('GET', '/api/jobs');
-export const job = (jobId: string): Promise<JobView> => call('GET', `/api/jobs/${id(jobId)}`);
 
-export const createJob = (key: string, body: JobForm): Promise<JobView> =>
+export const jobPath = (jobId: string): string => `/api/jobs/${id(jobId)}`;
+export const stagePath = (jobId: string, zoneId: string, stage: string): string =>
+  `${jobPath(jobId)}/zones/${id(zoneId)}/stages/${stage}`;
+
+/** An answer about a job, by its path: which it is, the caller knows. */
+export const read = <T>(path: string): Promise<T> => call('GET', path);
+
+export const head = (jobId: string): Promise<JobHead> => call('GET', `${jobPath(jobId)}/head`);
+
+/** The working of a figure that an answer left out. @param at where it stands in it, a JSON pointer */
+export const working = (path: string, at: string): Promise<FigureView> =>
+  call('GET', `${path}/working?at=${id(at)}`);
+
+export const createJob = (key: string, body: JobForm): Promise<JobHead> =>
   call('POST', '/api/jobs', { key, body });
 
 export const editJob = (jobId: string, key: string, version: number, body: JobForm) =>
-  call<JobView>('PUT', `/api/jobs/${id(jobId)}`, { key, version, body });
+  call<JobHead>('PUT', `/api/jobs/${id(jobId)}`, { key, version, body });
 
 export const addZone = (jobId: string, key: string, version: number, body: ZoneForm) =>
-  call<JobView>('POST', `/api/jobs/${id(jobId)}/zones`, { key, version, body });
+  call<JobHead>('POST', `/api/jobs/${id(jobId)}/zones`, { key, version, body });
 
 export const editZone = (
   jobId: string,
@@ -203,7 +214,7 @@ export const editZone = (
   key: string,
   version: number,
   body: ZoneForm,
-) => call<JobView>('PUT', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}`, { key, version, body });
+) => call<JobHead>('PUT', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}`, { key, version, body });
 
 export const editLayer = (
   where: { jobId: string; zoneId: string; layerId: string },
@@ -211,13 +222,13 @@ export const editLayer = (
   version: number,
   body: LayerForm,
 ) =>
-  call<JobView>(
+  call<JobHead>(
     'PUT',
     `/api/jobs/${id(where.jobId)}/zones/${id(where.zoneId)}/layers/${id(where.layerId)}`,
     { key, version, body },
   );
 
-export const log = (jobId: string, zoneId: string, key: string, body: LogForm): Promise<JobView> =>
+export const log = (jobId: string, zoneId: string, key: string, body: LogForm): Promise<Logged> =>
   call('POST', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/log`, { key, body });
 
 const cycles = (jobId: string, zoneId: string) =>
@@ -229,14 +240,14 @@ export const beginCycle = (
   key: string,
   version: number,
   body: CycleForm,
-) => call<JobView>('POST', cycles(jobId, zoneId), { key, version, body });
+) => call<JobHead>('POST', cycles(jobId, zoneId), { key, version, body });
 
 export const takeCycleBack = (
   where: { jobId: string; zoneId: string; number: number },
   key: string,
   version: number,
 ) =>
-  call<JobView>('DELETE', `${cycles(where.jobId, where.zoneId)}/${where.number}`, {
+  call<JobHead>('DELETE', `${cycles(where.jobId, where.zoneId)}/${where.number}`, {
     key,
     version,
     body: {},
@@ -395,7 +406,7 @@ export const stopLoggerFile = (fileId: string): Promise<ImportProgress> =>
 
 /** Puts a picture under an entry of the log. */
 export const addPhoto = (jobId: string, entryKey: string, key: string, photo: Blob) =>
-  send<JobView>(`/api/jobs/${id(jobId)}/log/${id(entryKey)}/photos`, photo.type, key, photo);
+  send<JobHead>(`/api/jobs/${id(jobId)}/log/${id(entryKey)}/photos`, photo.type, key, photo);
 
 export const photoUrl = (photoId: string): string => `/api/photos/${id(photoId)}`;
 
@@ -410,10 +421,6 @@ export const surveyReportUrl = (jobId: string, working: boolean): string =>
 /** What the floor of a zone means for every build-up that might go on it. */
 export const candidates = (jobId: string, zoneId: string): Promise<CandidateReport[]> =>
   call('GET', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/candidates`);
-
-/** What the preparation of a zone takes, step by step. */
-export const prepSheet = (jobId: string, zoneId: string): Promise<PrepSheet> =>
-  call('GET', `/api/jobs/${id(jobId)}/zones/${id(zoneId)}/prep-sheet`);
 
 export const prepSheetUrl = (jobId: string, zoneId: string): string =>
   `/api/prep-sheets/${id(jobId)}/${id(zoneId)}.pdf`;

@@ -196,6 +196,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/head": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["head"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/head/working": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["headWorking"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["log_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/log/{entryKey}/photos": {
         parameters: {
             query?: never;
@@ -468,14 +516,126 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{jobId}/zones/{zoneId}/prep-sheet": {
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["sheet"];
+        get: operations["layer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/working": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["layerWorking"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/prep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/prep/working": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["working"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/service": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["service"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/service/working": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["serviceWorking"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/survey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["survey"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/survey/working": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["surveyWorking"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1195,7 +1355,6 @@ export interface components {
             at: string;
             /** @enum {string} */
             defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "OLD_COAT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "ANTIQUE" | "FAILED_OVERLAY" | "WORN" | "DUSTING" | "HOLLOW" | "DAMP";
-            everywhere?: boolean;
             key: string;
             name: string;
             ring: components["schemas"]["Corner"][];
@@ -1336,7 +1495,7 @@ export interface components {
             also: string;
             label: string;
             source: components["schemas"]["SourceView"];
-            steps: components["schemas"]["StepView"][];
+            steps?: components["schemas"]["StepView"][];
             text: string;
             unit: string;
             /** Format: double */
@@ -1408,6 +1567,28 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        Head: {
+            area: components["schemas"]["FigureView"];
+            climate?: components["schemas"]["Reading"];
+            clocks: components["schemas"]["RunningClock"][];
+            cycle: components["schemas"]["CycleReport"];
+            dew?: components["schemas"]["Finding"];
+            name: string;
+            next: components["schemas"]["Next"];
+            strata: components["schemas"]["Stratum"][];
+        };
+        HeadView: {
+            /** Format: int64 */
+            changes: number;
+            facts: components["schemas"]["JobForm"];
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            now: string;
+            /** Format: int32 */
+            version: number;
+            zones: components["schemas"]["ZoneHead"][];
         };
         Imported: {
             /** Format: uuid */
@@ -1594,6 +1775,13 @@ export interface components {
             wet?: components["schemas"]["FigureView"];
             whyNoBatches: string;
         };
+        LayerStage: {
+            buying?: components["schemas"]["Buying"];
+            /** Format: int64 */
+            changes: number;
+            layers: components["schemas"]["LayerView"][];
+            report: components["schemas"]["OneLayer"];
+        };
         LayerView: {
             digest: string;
             id: string;
@@ -1697,6 +1885,14 @@ export interface components {
             /** Format: double */
             volumeSolids: number;
         };
+        LogBook: {
+            /** Format: int64 */
+            changes: number;
+            log: components["schemas"]["LogView"][];
+            photos: {
+                [key: string]: string[];
+            };
+        };
         LogForm: {
             at: string;
             by: string;
@@ -1730,6 +1926,11 @@ export interface components {
             zone: string;
             /** Format: uuid */
             zoneId: string;
+        };
+        Logged: {
+            head: components["schemas"]["HeadView"];
+            /** Format: uuid */
+            key: string;
         };
         MapPoint: {
             at: components["schemas"]["Corner"];
@@ -1811,6 +2012,10 @@ export interface components {
             units: string[];
             /** Format: double */
             width: number;
+        };
+        OneLayer: {
+            conduct: components["schemas"]["Stood"][];
+            layers: components["schemas"]["LayerReport"][];
         };
         OpeningForm: {
             at: components["schemas"]["PlaceForm"];
@@ -1919,6 +2124,9 @@ export interface components {
             /** Format: double */
             minutes: number;
         };
+        PrepPart: {
+            prep: components["schemas"]["PrepReport"];
+        };
         PrepReport: {
             because: string;
             byThickness: string;
@@ -1939,6 +2147,15 @@ export interface components {
             steps: components["schemas"]["StepSheet"][];
             used: components["schemas"]["FigureView"][];
             water?: components["schemas"]["FigureView"];
+        };
+        PrepStage: {
+            /** Format: int64 */
+            changes: number;
+            photos: {
+                [key: string]: string[];
+            };
+            report: components["schemas"]["PrepPart"];
+            sheet: components["schemas"]["PrepSheet"];
         };
         ProductSheet: {
             advice: components["schemas"]["Advice"];
@@ -2183,6 +2400,11 @@ export interface components {
             recent: components["schemas"]["SampleView"][];
             unit: string;
         };
+        ServicePart: {
+            begins: components["schemas"]["Begin"][];
+            cycles: components["schemas"]["CycleReport"][];
+            service: components["schemas"]["ServiceReport"];
+        };
         ServiceReport: {
             asked: components["schemas"]["Asked"][];
             care: string;
@@ -2193,6 +2415,11 @@ export interface components {
             /** @enum {string} */
             started: "COATED" | "PLANNED" | "RECKONED" | "UNKNOWN";
             whyNoReseal: string;
+        };
+        ServiceStage: {
+            /** Format: int64 */
+            changes: number;
+            report: components["schemas"]["ServicePart"];
         };
         Share: {
             /** @enum {string} */
@@ -2402,6 +2629,24 @@ export interface components {
             title: string;
             unit: string;
         };
+        SurveyPart: {
+            areas: components["schemas"]["Judged"][];
+            outline: components["schemas"]["Outline"];
+            perimeter: components["schemas"]["FigureView"];
+            places: components["schemas"]["Marked"][];
+            shares: components["schemas"]["Share"][];
+            sides: components["schemas"]["Side"][];
+            standingTests: components["schemas"]["Out"][];
+            survey: components["schemas"]["Judgement"];
+        };
+        SurveyStage: {
+            /** Format: int64 */
+            changes: number;
+            photos: {
+                [key: string]: string[];
+            };
+            report: components["schemas"]["SurveyPart"];
+        };
         Suspect: {
             id: string;
             /** @enum {string} */
@@ -2543,6 +2788,12 @@ export interface components {
             substrate: string;
             use: string;
             washWater: boolean;
+        };
+        ZoneHead: {
+            facts: components["schemas"]["ZoneForm"];
+            /** Format: uuid */
+            id: string;
+            report: components["schemas"]["Head"];
         };
         ZonePart: {
             cycles: components["schemas"]["CyclePart"][];
@@ -2875,7 +3126,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["JobView"];
+                    "*/*": components["schemas"]["HeadView"];
                 };
             };
         };
@@ -2926,7 +3177,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["JobView"];
+                    "*/*": components["schemas"]["HeadView"];
                 };
             };
         };
@@ -2949,6 +3200,74 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": string;
+                };
+            };
+        };
+    };
+    head: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HeadView"];
+                };
+            };
+        };
+    };
+    headWorking: {
+        parameters: {
+            query: {
+                at: string;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FigureView"];
+                };
+            };
+        };
+    };
+    log_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogBook"];
                 };
             };
         };
@@ -2977,7 +3296,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["JobView"];
+                    "*/*": components["schemas"]["HeadView"];
                 };
             };
         };
@@ -3193,7 +3512,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["JobView"];
+                    "*/*": components["schemas"]["HeadView"];
                 };
             };
         };
@@ -3223,7 +3542,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["JobView"];
+                    "*/*": components["schemas"]["HeadView"];
                 };
             };
         };
@@ -3276,7 +3595,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["JobView"];
+                    "*/*": components["schemas"]["HeadView"];
                 };
             };
         };
@@ -3327,7 +3646,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["JobView"];
+                    "*/*": components["schemas"]["HeadView"];
                 };
             };
         };
@@ -3385,7 +3704,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["JobView"];
+                    "*/*": components["schemas"]["HeadView"];
                 };
             };
         };
@@ -3414,7 +3733,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["JobView"];
+                    "*/*": components["schemas"]["Logged"];
                 };
             };
         };
@@ -3465,7 +3784,57 @@ export interface operations {
             };
         };
     };
-    sheet: {
+    layer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LayerStage"];
+                };
+            };
+        };
+    };
+    layerWorking: {
+        parameters: {
+            query: {
+                at: string;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FigureView"];
+                };
+            };
+        };
+    };
+    stage: {
         parameters: {
             query?: never;
             header?: never;
@@ -3483,7 +3852,128 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["PrepSheet"];
+                    "*/*": components["schemas"]["PrepStage"];
+                };
+            };
+        };
+    };
+    working: {
+        parameters: {
+            query: {
+                at: string;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FigureView"];
+                };
+            };
+        };
+    };
+    service: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ServiceStage"];
+                };
+            };
+        };
+    };
+    serviceWorking: {
+        parameters: {
+            query: {
+                at: string;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FigureView"];
+                };
+            };
+        };
+    };
+    survey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SurveyStage"];
+                };
+            };
+        };
+    };
+    surveyWorking: {
+        parameters: {
+            query: {
+                at: string;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FigureView"];
                 };
             };
         };

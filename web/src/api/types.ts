@@ -4,9 +4,27 @@ type Schemas = components['schemas'];
 
 export type RackItem = Schemas['RackItem'];
 export type LeadZone = Schemas['LeadZone'];
-export type JobView = Schemas['JobView'];
+/** A job as every screen of it needs it. */
+export type JobHead = Schemas['HeadView'];
+export type ZoneHead = Schemas['ZoneHead'];
+export type Logged = Schemas['Logged'];
+export type LogBook = Schemas['LogBook'];
+
+/** What one screen of a zone shows beside its head, by the kind of screen. */
+export interface Stages {
+  survey: Schemas['SurveyStage'];
+  prep: Schemas['PrepStage'];
+  layer: Schemas['LayerStage'];
+  service: Schemas['ServiceStage'];
+}
+/** A zone's head, and one stage of it, as one. */
+export type Staged<K extends keyof Stages> = Omit<ZoneHead, 'report'> &
+  Omit<Stages[K], 'report'> & { report: ZoneHead['report'] & Stages[K]['report'] };
+export type SurveyZone = Staged<'survey'>;
+export type PrepZone = Staged<'prep'>;
+export type LayerZone = Staged<'layer'>;
+export type ServiceZone = Staged<'service'>;
 export type JobForm = Schemas['JobForm'];
-export type ZoneView = Schemas['ZoneView'];
 export type ZoneForm = Schemas['ZoneForm'];
 export type ZoneReport = Schemas['ZoneReport'];
 export type LayerForm = Schemas['LayerForm'];

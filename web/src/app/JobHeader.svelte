@@ -1,6 +1,6 @@
 <script lang="ts">
   import { jobFileUrl } from '../api/client';
-  import type { JobView, ZoneView } from '../api/types';
+  import type { JobHead, ZoneHead } from '../api/types';
   import JobDialog from '../rack/JobDialog.svelte';
   import ZoneDialog from '../stage/floor/ZoneDialog.svelte';
   import { clock, weekday } from '../parts/time';
@@ -11,19 +11,15 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView | null;
+    job: JobHead;
+    zone: ZoneHead | null;
   }
 
   let { desk, job, zone }: Props = $props();
   let dialog = $state<'none' | 'job' | 'zone'>('none');
 
-  const air = $derived(
-    zone?.report.survey.entries
-      .filter((e) => e.reading.method === 'climate' && !e.superseded)
-      .map((e) => e.reading.values)[0],
-  );
-  const margin = $derived(zone?.report.survey.findings.find((f) => f.rule === 'dew-point-margin'));
+  const air = $derived(zone?.report.climate?.values);
+  const margin = $derived(zone?.report.dew);
 </script>
 
 <TopBar>

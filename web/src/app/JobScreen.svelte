@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import JobHeader from './JobHeader.svelte';
   import LogBook from './LogBook.svelte';
   import Working from './Working.svelte';
@@ -31,11 +32,11 @@
 
   let dialog = $state<'none' | 'reading' | 'zone'>('none');
   /** What the reading dialog begins with. */
-  let first = $state.raw({ method: '', place: '' });
+  let first = $state.raw({ method: '', place: '', zoneId: '' });
   let width = $state(1280);
 
   function read(method = '', place = '') {
-    first = { method, place };
+    first = { method, place, zoneId: zone?.id ?? '' };
     dialog = 'reading';
   }
 
@@ -46,10 +47,15 @@
 
   // another place begins at its top
   $effect(() => {
-    void [zoneId, chosen];
-    scrollTo(0, 0);
+    if (`${zoneId} ${chosen}` !== '') {
+      scrollTo(0, 0);
+    }
   });
-  $effect(() => void desk.load());
+  // whoever takes a reading wants the survey, wherever he stands
+  const readingOn = $derived(dialog === 'reading' ? desk.zone(first.zoneId) : null);
+  const surveyPath = $derived(readingOn && desk.path(readingOn.id, 'survey'));
+  $effect(() => (surveyPath ? desk.want(surveyPath) : undefined));
+  $effect(() => void untrack(() => desk.load()));
   $effect(() => desk.watch());
 
   function climb(by: number) {
@@ -125,8 +131,11 @@
       now={appClock.now}
       {narrow}
     />
-    {#if dialog === 'reading'}
-      <NewReading {desk} {job} {zone} {first} onclose={() => (dialog = 'none')} />
+    {#if readingOn}
+      {@const surveyed = desk.staged(readingOn, 'survey')}
+      {#if surveyed}
+        <NewReading {desk} {job} zone={surveyed} {first} onclose={() => (dialog = 'none')} />
+      {/if}
     {/if}
   {:else}
     <main class="empty">

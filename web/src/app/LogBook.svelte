@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, LogView, ZoneView } from '../api/types';
+  import type { JobHead, LogView, ZoneHead } from '../api/types';
   import Button from '../parts/Button.svelte';
   import TextEntry from '../parts/TextEntry.svelte';
   import Trouble from '../parts/Trouble.svelte';
@@ -9,17 +9,20 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: ZoneHead;
   }
 
   let { desk, job, zone }: Props = $props();
   let note = $state('');
   const sending = new Logging();
 
+  $effect(() => desk.want(desk.logPath));
+  const log = $derived(desk.logBook?.log);
+
   const day = (entry: LogView) => longDate(new Date(entry.at), job.facts.timeZone);
   const days = $derived(
-    [...new Set(job.log.map(day))].map((d) => [d, job.log.filter((e) => day(e) === d)] as const),
+    [...new Set(log?.map(day))].map((d) => [d, log?.filter((e) => day(e) === d) ?? []] as const),
   );
 
   async function write(event: SubmitEvent) {
@@ -65,7 +68,7 @@
     {/each}
   </ol>
 {:else}
-  <p class="lead">Nothing has happened yet. Take the first reading with n.</p>
+  {#if log}<p class="lead">Nothing has happened yet. Take the first reading with n.</p>{/if}
 {/each}
 
 <style>

@@ -24,7 +24,7 @@
       {figure.text}{#if figure.also}<small>{figure.also}</small>{/if}
     </p>
     <dl>
-      {#each figure.steps as step, i (i)}
+      {#each figure.steps ?? [] as step, i (i)}
         <div>
           <dt>{step.meaning}</dt>
           {#if step.formula === ''}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, ZoneView } from '../api/types';
+  import type { JobHead, Stages, ZoneHead } from '../api/types';
   import HistoryPlace from '../stage/care/HistoryPlace.svelte';
   import ServicePlace from '../stage/care/ServicePlace.svelte';
   import PlanPlace from '../stage/floor/PlanPlace.svelte';
@@ -10,27 +10,52 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: ZoneHead;
     /** The stratum whose workplace this is. */
     chosen: string;
     onreading: (method?: string, place?: string) => void;
   }
 
   let { desk, job, zone, chosen, onreading }: Props = $props();
-  const layer = $derived(zone.report.layers.find((l) => l.id === chosen));
+
+  const past = $derived(chosen === 'history' || chosen.startsWith('film-'));
+  const isLayer = $derived(
+    !past &&
+      !['slab', 'prep', 'service', 'plan'].includes(chosen) &&
+      zone.report.strata.some((s) => s.id === chosen),
+  );
+  const kind = $derived<keyof Stages | null>(
+    chosen === 'plan'
+      ? null
+      : chosen === 'slab'
+        ? 'survey'
+        : chosen === 'prep'
+          ? 'prep'
+          : isLayer
+            ? 'layer'
+            : 'service',
+  );
+  const path = $derived(kind && desk.path(zone.id, kind, chosen));
+  $effect(() => (path ? desk.want(path) : undefined));
 </script>
 
-{#if chosen === 'plan'}
+{#if kind === null}
   <PlanPlace {desk} {job} {zone} />
-{:else if chosen === 'slab'}
-  <SurveyPlace {desk} {job} {zone} {onreading} />
-{:else if chosen === 'prep'}
-  <PrepPlace {desk} {job} {zone} />
-{:else if chosen === 'history' || chosen.startsWith('film-')}
-  <HistoryPlace {desk} {job} {zone} />
-{:else if layer}
-  {#key layer.id}<LayerPlace {desk} {job} {zone} {layer} />{/key}
+{:else if kind === 'survey'}
+  {@const staged = desk.staged(zone, 'survey')}
+  {#if staged}<SurveyPlace {desk} {job} zone={staged} {onreading} />{/if}
+{:else if kind === 'prep'}
+  {@const staged = desk.staged(zone, 'prep')}
+  {#if staged}<PrepPlace {desk} {job} zone={staged} />{/if}
+{:else if kind === 'layer'}
+  {@const staged = desk.staged(zone, 'layer', chosen)}
+  {@const layer = staged?.report.layers[0]}
+  {#if staged && layer}
+    {#key layer.id}<LayerPlace {desk} {job} zone={staged} {layer} />{/key}
+  {/if}
 {:else}
-  <ServicePlace {job} {zone} />
+  {@const staged = desk.staged(zone, 'service')}
+  {#if staged && past}<HistoryPlace {desk} {job} zone={staged} />
+  {:else if staged}<ServicePlace {job} zone={staged} />{/if}
 {/if}

@@ -12,7 +12,7 @@
 
   let { figure, finding, text, size = 'plain' }: Props = $props();
   const desk = getDesk();
-  const current = $derived(desk.opened?.figure === figure);
+  const current = $derived(desk.opened?.of === figure);
 </script>
 
 <button

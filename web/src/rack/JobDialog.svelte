@@ -1,6 +1,6 @@
 <script lang="ts">
   import { createJob } from '../api/client';
-  import type { JobForm, JobView } from '../api/types';
+  import type { JobForm, JobHead } from '../api/types';
   import { known } from '../app/reference.svelte';
   import { jobHref } from '../app/route.svelte';
   import Button from '../parts/Button.svelte';
@@ -12,7 +12,7 @@
 
   interface Props {
     /** The job to edit; left out for a new one. */
-    job?: JobView;
+    job?: JobHead;
     onsave?: (key: string, form: JobForm) => Promise<void>;
     onclose: () => void;
   }

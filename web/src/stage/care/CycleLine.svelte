@@ -1,17 +1,17 @@
 <script lang="ts">
-  import type { JobView, ZoneView } from '../../api/types';
+  import type { JobHead, ZoneHead } from '../../api/types';
   import { jobHref } from '../../app/route.svelte';
 
   interface Props {
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: ZoneHead;
   }
 
   let { job, zone }: Props = $props();
-  const cycle = $derived(zone.report.cycles.at(-1));
+  const cycle = $derived(zone.report.cycle);
 </script>
 
-{#if cycle && cycle.number > 1}
+{#if cycle.number > 1}
   <p>
     <b>{cycle.label}{cycle.patch ? `, ${cycle.patch}` : ''}.</b>
     {cycle.what} <a href={jobHref(job.id, zone.id, 'history')}>What it went through before</a>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { CycleReport, JobView, ZoneView } from '../../api/types';
+  import type { CycleReport, JobHead, ServiceZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { jobHref } from '../../app/route.svelte';
   import Button from '../../parts/Button.svelte';
@@ -11,8 +11,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: ServiceZone;
   }
 
   let { desk, job, zone }: Props = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Begin, JobView, ZoneView } from '../../api/types';
+  import type { Begin, JobHead, ServiceZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { person } from '../../app/person.svelte';
   import { jobHref } from '../../app/route.svelte';
@@ -10,8 +10,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: ServiceZone;
   }
 
   let { desk, job, zone }: Props = $props();

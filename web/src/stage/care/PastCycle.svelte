@@ -1,14 +1,14 @@
 <script lang="ts">
   import { asProblem, type ApiProblem, pastCycle } from '../../api/client';
-  import type { JobView, ZoneReport, ZoneView } from '../../api/types';
+  import type { JobHead, ZoneReport, ServiceZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { when } from '../../parts/time';
 
   interface Props {
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: ServiceZone;
     number: number;
   }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, ZoneView } from '../../api/types';
+  import type { JobHead, ServiceZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
@@ -8,8 +8,8 @@
   import ClockLadder from '../mix/ClockLadder.svelte';
 
   interface Props {
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: ServiceZone;
   }
 
   let { job, zone }: Props = $props();

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
-  import type { Corner, RoomPlan, Units, ZoneView } from '../../api/types';
+  import type { Corner, RoomPlan, Units, ZoneHead } from '../../api/types';
 
   interface Props {
     plan: RoomPlan;
-    zones: readonly ZoneView[];
+    zones: readonly ZoneHead[];
     units: Units;
     /** Which wall is being typed, by run. */
     chosen: string;

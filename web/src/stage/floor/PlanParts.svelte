@@ -1,12 +1,12 @@
 <script lang="ts">
-  import type { JobView, RoomPlan, ZoneForm } from '../../api/types';
+  import type { JobHead, RoomPlan, ZoneForm } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import { usualExposure } from './exposure';
   import type { PlanDesk } from './plan.svelte';
 
   interface Props {
     desk: PlanDesk;
-    job: JobView;
+    job: JobHead;
     plan: RoomPlan;
   }
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { JobView, Units, ZoneView } from '../../api/types';
+  import type { JobHead, Units, ZoneHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import Button from '../../parts/Button.svelte';
   import Trouble from '../../parts/Trouble.svelte';
@@ -19,8 +19,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: ZoneHead;
   }
 
   let { desk, job, zone }: Props = $props();

@@ -1,9 +1,9 @@
 <script lang="ts">
-  import type { JudgedArea, MarkedPlace, ProposedPlace, ZoneReport } from '../../api/types';
+  import type { JudgedArea, MarkedPlace, ProposedPlace, SurveyZone } from '../../api/types';
   import { inDrawing, sketch } from './sketch';
 
   interface Props {
-    report: ZoneReport;
+    report: SurveyZone['report'];
     /** As typed, by side. */
     sides: Record<string, string>;
     width: number;

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { echoShape } from '../../api/client';
-  import type { EchoView, JobView, Units, ZoneForm, ZoneView } from '../../api/types';
+  import type { EchoView, JobHead, Units, ZoneForm, ZoneHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { known } from '../../app/reference.svelte';
   import { jobHref } from '../../app/route.svelte';
@@ -15,9 +15,9 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
+    job: JobHead;
     /** The zone to edit; left out for a new one. */
-    zone?: ZoneView;
+    zone?: ZoneHead;
     onclose: () => void;
   }
 

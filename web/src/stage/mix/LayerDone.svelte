@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, LayerReport, Units, ZoneView } from '../../api/types';
+  import type { JobHead, LayerReport, Units, LayerZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import { known } from '../../app/reference.svelte';
@@ -11,8 +11,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: LayerZone;
     layer: LayerReport;
   }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, LayerReport, ZoneView } from '../../api/types';
+  import type { JobHead, LayerReport, LayerZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
@@ -15,16 +15,14 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: LayerZone;
     layer: LayerReport;
   }
 
   let { desk, job, zone, layer }: Props = $props();
-  const stood = $derived(zone.report.conduct.filter((s) => s.subject === layer.id));
-  const buying = $derived(
-    job.buying.find((b) => b.uses.some((u) => u.zone === zone.id && u.layer === layer.id)),
-  );
+  const stood = $derived(zone.report.conduct);
+  const buying = $derived(zone.buying);
   const role = $derived(zone.report.strata.find((s) => s.id === layer.id)?.title ?? '');
 </script>
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { shelf } from '../../api/client';
-  import type { JobView, LayerReport, SheetView, ZoneView } from '../../api/types';
+  import type { JobHead, LayerReport, SheetView, LayerZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import Button from '../../parts/Button.svelte';
@@ -12,8 +12,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: LayerZone;
     layer: LayerReport;
   }
 

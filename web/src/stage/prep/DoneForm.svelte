@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, StepReport, StepSheet, Units, ZoneView } from '../../api/types';
+  import type { JobHead, StepReport, StepSheet, Units, PrepZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
@@ -12,8 +12,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: PrepZone;
     step: StepReport;
     sheet: StepSheet;
   }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { GateReport, JobView, StepReport, Units, ZoneView } from '../../api/types';
+  import type { GateReport, JobHead, StepReport, Units, PrepZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import WhyEntry from '../../app/WhyEntry.svelte';
@@ -12,8 +12,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: PrepZone;
     gate: GateReport;
     progress: StepReport['progress'];
   }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, Ladder, StepReport, Units, ZoneView } from '../../api/types';
+  import type { JobHead, Ladder, StepReport, Units, PrepZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import Button from '../../parts/Button.svelte';
@@ -12,8 +12,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: PrepZone;
     step: StepReport;
     ladders: Ladder[];
   }

@@ -1,12 +1,11 @@
 <script lang="ts">
-  import { asProblem, type ApiProblem, prepSheet, prepSheetUrl } from '../../api/client';
-  import type { JobView, PrepSheet, Units, ZoneView } from '../../api/types';
+  import { prepSheetUrl } from '../../api/client';
+  import type { JobHead, Units, PrepZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Fold from '../../parts/Fold.svelte';
   import Mark from '../../parts/Mark.svelte';
   import SourceLine from '../../parts/SourceLine.svelte';
-  import Trouble from '../../parts/Trouble.svelte';
   import CycleLine from '../care/CycleLine.svelte';
   import PaceDialog from './PaceDialog.svelte';
   import RepairList from './RepairList.svelte';
@@ -17,8 +16,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: PrepZone;
   }
 
   let { desk, job, zone }: Props = $props();
@@ -29,32 +28,14 @@
   const here = $derived(prep.refused.filter((r) => !r.elsewhere));
   const elsewhere = $derived(prep.refused.filter((r) => r.elsewhere));
 
-  let sheet = $state.raw<PrepSheet | null>(null);
-  let problem = $state.raw<ApiProblem | null>(null);
+  const sheet = $derived(zone.sheet);
   let pacing = $state(false);
 
-  function ask(of: ZoneView) {
-    prepSheet(job.id, of.id).then(
-      (s) => {
-        if (of === zone) {
-          sheet = s;
-          problem = null;
-        }
-      },
-      (e: unknown) => (problem = asProblem(e)),
-    );
-  }
-
-  // what it takes follows whatever was logged, here or on another screen
-  $effect(() => ask(zone));
-
-  const totals = $derived(
-    sheet ? [sheet.hours, sheet.dust, sheet.water].filter((f) => f !== undefined) : [],
-  );
+  const totals = $derived([sheet.hours, sheet.dust, sheet.water].filter((f) => f !== undefined));
   const inHand = $derived(prep.steps.filter((s) => s.progress === 'OPEN' && s.timed));
   /** Opened for whoever comes to it so, and not shut under the hand that ticks the last. */
   const wanted = $derived(inHand.some((s) => (sheetOf(s.id)?.missing.length ?? 0) > 0));
-  const sheetOf = (id: string) => sheet?.steps.find((s) => s.id === id);
+  const sheetOf = (id: string) => sheet.steps.find((s) => s.id === id);
 </script>
 
 <header>
@@ -83,76 +64,70 @@
     {/if}
   </div>
 </div>
-<Trouble {problem} shown={[]} />
 
-<!-- drawn once it is known what each step takes: nothing moves under a hand that is about to press -->
-{#if sheet === null && problem === null}
-  <p class="soft">What it takes is being worked out …</p>
-{:else}
-  <div class="columns">
-    <div>
-      {#if sheet && sheet.staging.length > 0}
-        {#key zone.id}
-          <StagingList {desk} {zone} things={sheet.staging} {wanted} />
-        {/key}
-      {/if}
-      <ol>
-        {#each prep.steps as step, i (`${step.id} ${step.round}`)}
-          <StepRow {desk} {job} {zone} {step} n={i + 1} sheet={sheetOf(step.id)} />
-        {/each}
-      </ol>
-      <Fold title="Mix a wash" about="Any ratio into any vessel, and what must never meet.">
-        <WashDesk {job} {zone} />
-      </Fold>
-      <Fold
-        title="Silica that was measured"
-        about="What a laboratory found in the air of a shift, averaged over eight hours."
-      >
-        <ShiftDesk {units} />
-      </Fold>
-    </div>
-    <section>
-      {#if sheet && sheet.used.length > 0}
-        <h2>To buy and to bring</h2>
-        <dl>
-          {#each sheet.used as figure (figure.label)}
-            <dt>{figure.label}</dt>
-            <dd><FigureButton {figure} /></dd>
-          {/each}
-        </dl>
-      {/if}
-      {#if sheet && prep.method !== ''}<RepairList repairs={sheet.repairs} />{/if}
-      <h2>Why not the others</h2>
-      {#each here as refused (refused.method)}
-        <h3>{refused.title}</h3>
-        <ul>
-          {#each refused.reasons as reason (reason)}<li>{reason}</li>{/each}
-        </ul>
+<div class="columns">
+  <div>
+    {#if sheet.staging.length > 0}
+      {#key zone.id}
+        <StagingList {desk} {zone} things={sheet.staging} {wanted} />
+      {/key}
+    {/if}
+    <ol>
+      {#each prep.steps as step, i (`${step.id} ${step.round}`)}
+        <StepRow {desk} {job} {zone} {step} n={i + 1} sheet={sheetOf(step.id)} />
       {/each}
-      {#if elsewhere.length > 0}
-        <p class="soft">
-          For other floors: {elsewhere.map((r) => r.title.toLowerCase()).join(', ')}.
-        </p>
-      {/if}
-      <SourceLine
-        source={{
-          kind: 'COMMON_PRACTICE',
-          sentence: 'Grind or etch, never both for one coat: common practice, no source.',
-        }}
-      />
-      <p class="soft">
-        Cautions here are the usual ones. Local rules, the sheet in hand and licensed people decide.
-      </p>
-    </section>
+    </ol>
+    <Fold title="Mix a wash" about="Any ratio into any vessel, and what must never meet.">
+      <WashDesk {job} {zone} />
+    </Fold>
+    <Fold
+      title="Silica that was measured"
+      about="What a laboratory found in the air of a shift, averaged over eight hours."
+    >
+      <ShiftDesk {units} />
+    </Fold>
   </div>
-{/if}
+  <section>
+    {#if sheet.used.length > 0}
+      <h2>To buy and to bring</h2>
+      <dl>
+        {#each sheet.used as figure (figure.label)}
+          <dt>{figure.label}</dt>
+          <dd><FigureButton {figure} /></dd>
+        {/each}
+      </dl>
+    {/if}
+    {#if prep.method !== ''}<RepairList repairs={sheet.repairs} />{/if}
+    <h2>Why not the others</h2>
+    {#each here as refused (refused.method)}
+      <h3>{refused.title}</h3>
+      <ul>
+        {#each refused.reasons as reason (reason)}<li>{reason}</li>{/each}
+      </ul>
+    {/each}
+    {#if elsewhere.length > 0}
+      <p class="soft">
+        For other floors: {elsewhere.map((r) => r.title.toLowerCase()).join(', ')}.
+      </p>
+    {/if}
+    <SourceLine
+      source={{
+        kind: 'COMMON_PRACTICE',
+        sentence: 'Grind or etch, never both for one coat: common practice, no source.',
+      }}
+    />
+    <p class="soft">
+      Cautions here are the usual ones. Local rules, the sheet in hand and licensed people decide.
+    </p>
+  </section>
+</div>
 {#if pacing}
   <PaceDialog
     {units}
-    first={sheet?.steps.map((s) => s.effort.work) ?? []}
+    first={sheet.steps.map((s) => s.effort.work)}
     onclose={() => {
       pacing = false;
-      ask(zone);
+      void desk.again(zone.id);
     }}
   />
 {/if}

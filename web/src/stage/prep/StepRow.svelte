@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, StepReport, StepSheet, ZoneView } from '../../api/types';
+  import type { JobHead, StepReport, StepSheet, PrepZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import Mark from '../../parts/Mark.svelte';
@@ -15,8 +15,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: PrepZone;
     step: StepReport;
     n: number;
     sheet: StepSheet | undefined;
@@ -97,13 +97,7 @@
               appClock.now,
             )}</small
           >
-          <PhotoStrip
-            {desk}
-            {job}
-            entryKey={step.gate.by.key}
-            of={step.gate.title}
-            at={step.title}
-          />
+          <PhotoStrip {desk} entryKey={step.gate.by.key} of={step.gate.title} at={step.title} />
         </p>
         {#if step.progress === 'FAILED'}<p><b>Done again below:</b> {step.gate.again}</p>{/if}
       {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { type ApiProblem, asProblem, mixWash, washes } from '../../api/client';
-  import type { JobView, MixView, Units, WashesView, ZoneView } from '../../api/types';
+  import type { JobHead, MixView, Units, WashesView, PrepZone } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
@@ -9,8 +9,8 @@
   import Trouble from '../../parts/Trouble.svelte';
 
   interface Props {
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: PrepZone;
   }
 
   let { job, zone }: Props = $props();

@@ -1,12 +1,12 @@
 <script lang="ts">
   import { type ApiProblem, asProblem, candidates } from '../../api/client';
-  import type { CandidateReport, JobView, ZoneView } from '../../api/types';
+  import type { CandidateReport, JobHead, SurveyZone } from '../../api/types';
   import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
 
   interface Props {
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: SurveyZone;
   }
 
   let { job, zone }: Props = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Corner, JobView, ZoneView } from '../../api/types';
+  import type { Corner, JobHead, SurveyZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import { known } from '../../app/reference.svelte';
@@ -12,8 +12,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: SurveyZone;
     onclose: () => void;
   }
 

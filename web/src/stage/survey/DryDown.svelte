@@ -1,6 +1,6 @@
 <script lang="ts">
   import { type ApiProblem, asProblem, dryDown } from '../../api/client';
-  import type { DryDown, JobView, Units, ZoneView } from '../../api/types';
+  import type { DryDown, JobHead, Units, SurveyZone } from '../../api/types';
   import { known } from '../../app/reference.svelte';
   import Button from '../../parts/Button.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
@@ -12,8 +12,8 @@
   import DryingCurve from './DryingCurve.svelte';
 
   interface Props {
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: SurveyZone;
   }
 
   let { job, zone }: Props = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, MethodView, ZoneView } from '../../api/types';
+  import type { JobHead, MethodView, SurveyZone } from '../../api/types';
   import { shopInstruments } from '../../app/instruments.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import { known } from '../../app/reference.svelte';
@@ -8,8 +8,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: SurveyZone;
     /** Where to begin, if somebody already said. */
     first?: { method: string; place: string };
     onclose: () => void;

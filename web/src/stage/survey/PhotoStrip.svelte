@@ -1,22 +1,20 @@
 <script lang="ts">
   import { ApiProblem, photoUrl } from '../../api/client';
-  import type { JobView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
     entryKey: string;
     /** What the entry is, and where, for whoever cannot see the picture. */
     of: string;
     at: string;
   }
 
-  let { desk, job, entryKey, of, at }: Props = $props();
+  let { desk, entryKey, of, at }: Props = $props();
 
   let problem = $state('');
   let busy = $state(false);
-  const photos = $derived(job.photos[entryKey] ?? []);
+  const photos = $derived(desk.photos[entryKey] ?? []);
 
   async function add(event: Event & { currentTarget: HTMLInputElement }) {
     const input = event.currentTarget;

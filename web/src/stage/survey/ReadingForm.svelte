@@ -1,7 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import { asProblem, sent } from '../../api/client';
-  import type { JobView, MethodView, SeriesView, Units, ZoneView } from '../../api/types';
+  import type { JobHead, MethodView, SeriesView, Units, SurveyZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import { shopInstruments } from '../../app/instruments.svelte';
   import type { JobDesk } from '../../app/job.svelte';
@@ -15,8 +15,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: SurveyZone;
     method: MethodView;
     /** Where to begin; the first place without a reading where it is left out. */
     at: string;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, ZoneView } from '../../api/types';
+  import type { JobHead, SurveyZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
@@ -11,8 +11,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: SurveyZone;
   }
 
   let { desk, job, zone }: Props = $props();
@@ -42,7 +42,6 @@
             <td
               >{entry.title}<PhotoStrip
                 {desk}
-                {job}
                 entryKey={entry.reading.key}
                 of={entry.title}
                 at={entry.reading.place}

@@ -1,12 +1,12 @@
 <script lang="ts">
-  import type { JobView, ZoneView } from '../../api/types';
+  import type { JobHead, SurveyZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import Button from '../../parts/Button.svelte';
   import { left, when } from '../../parts/time';
 
   interface Props {
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: SurveyZone;
     /** Begins the reading of a test that stands. */
     onread: (method: string, place: string) => void;
   }

@@ -7,13 +7,13 @@
     readReadings,
     surveyReportUrl,
   } from '../../api/client';
-  import type { JobView } from '../../api/types';
+  import type { JobHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import Trouble from '../../parts/Trouble.svelte';
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
+    job: JobHead;
   }
 
   let { desk, job }: Props = $props();

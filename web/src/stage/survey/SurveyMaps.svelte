@@ -1,12 +1,12 @@
 <script lang="ts">
   import { type ApiProblem, asProblem, maps } from '../../api/client';
-  import type { JobView, SurveyMap, ZoneView } from '../../api/types';
+  import type { JobHead, SurveyMap, SurveyZone } from '../../api/types';
   import Trouble from '../../parts/Trouble.svelte';
   import { inDrawing, sketch } from '../floor/sketch';
 
   interface Props {
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: SurveyZone;
   }
 
   let { job, zone }: Props = $props();

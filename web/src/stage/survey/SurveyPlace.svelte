@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobView, ZoneView } from '../../api/types';
+  import type { JobHead, SurveyZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { appClock } from '../../app/clock.svelte';
   import { jobHref } from '../../app/route.svelte';
@@ -21,8 +21,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: SurveyZone;
     onreading: (method?: string, place?: string) => void;
   }
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
   import { type ApiProblem, asProblem, proposePlaces } from '../../api/client';
-  import type { JobView, ProposedPlace, ZoneView } from '../../api/types';
+  import type { JobHead, ProposedPlace, SurveyZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import Button from '../../parts/Button.svelte';
@@ -10,8 +10,8 @@
 
   interface Props {
     desk: JobDesk;
-    job: JobView;
-    zone: ZoneView;
+    job: JobHead;
+    zone: SurveyZone;
   }
 
   let { desk, job, zone }: Props = $props();

@@ -41,6 +41,7 @@ public final class Main {
                 "units",
                 n -> "Core, " + n + " units bought out of 50 sizes",
                 Map.of("100000", " (budget p99 50 ms)"));
+        OnTheWire.run(Path.of(args[0]));
         ApiLoad.run(Path.of(args[0]));
         // last: the disk is busy for a while after it
         LoggerImport.run(Path.of(args[0]));

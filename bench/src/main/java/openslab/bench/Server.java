@@ -60,6 +60,15 @@ final class Server implements AutoCloseable {
                 .POST(body));
     }
 
+    /** A write that says which version it saw. */
+    String post(String path, String version, String json) throws IOException, InterruptedException {
+        return sent(HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/json")
+                .header("Idempotency-Key", UUID.randomUUID().toString())
+                .header("If-Match", version)
+                .POST(HttpRequest.BodyPublishers.ofString(json)));
+    }
+
     private String sent(HttpRequest.Builder request) throws IOException, InterruptedException {
         HttpResponse<String> answer = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
         if (answer.statusCode() >= 300) {

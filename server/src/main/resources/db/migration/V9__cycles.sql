@@ -34,3 +34,6 @@ alter table log_entry add column cycle integer default 1 not null;
 
 -- which method of preparation a step was done or a gate was tested for; nobody noted it before
 alter table log_entry add column prep_method varchar(40) default '' not null;
+
+-- counts what was written about a job, of whatever kind: two answers about it are put in order by it
+alter table job add column changes bigint default 0 not null;

@@ -170,7 +170,7 @@ public class ApiFuzzTest {
             job.path("zones").forEach(z -> {
                 String zone = z.path("id").asString();
                 well("/api/jobs/" + id + "/zones/" + zone + "/maps");
-                well("/api/jobs/" + id + "/zones/" + zone + "/prep-sheet");
+                well("/api/jobs/" + id + "/zones/" + zone + "/stages/prep");
                 well("/api/prep-sheets/" + id + "/" + zone + ".pdf");
             });
             String file = well("/api/job-files/" + id).text();

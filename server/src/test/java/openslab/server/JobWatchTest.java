@@ -39,7 +39,7 @@ public class JobWatchTest {
                 app.post(watched.path() + "/zones/" + watched.zone() + "/walk", key, 0, Map.of())
                         .status(),
                 200);
-        assertEquals(told.poll(5, TimeUnit.SECONDS), "data:" + key);
+        assertEquals(told.poll(5, TimeUnit.SECONDS), "data:" + key + " " + watched.zone());
         assertTrue(told.isEmpty(), told.toString());
         // and the server does not wait for those who watch
         app.close();

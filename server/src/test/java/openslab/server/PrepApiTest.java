@@ -50,7 +50,7 @@ public class PrepApiTest {
     }
 
     private JsonNode sheet(Floor floor) {
-        return app.get(floor.zonePath() + "/prep-sheet").body();
+        return app.get(floor.zonePath() + "/stages/prep").body().path("sheet");
     }
 
     private static JsonNode step(JsonNode sheet, String id) {

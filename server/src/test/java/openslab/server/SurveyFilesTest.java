@@ -200,7 +200,7 @@ public class SurveyFilesTest {
         for (int tap = 0; tap < 2; tap++) {
             Answer answer = photo(floor, entry.toString(), key, picture);
             assertEquals(answer.status(), 201, answer.text());
-            JsonNode photos = answer.body().path("photos").path(entry.toString());
+            JsonNode photos = app.get(floor.path()).body().path("photos").path(entry.toString());
             assertEquals(photos.size(), 1);
             assertEquals(photos.path(0).asString(), key.toString());
         }

@@ -21,11 +21,13 @@ import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
+import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
 import openslab.core.survey.Standing;
 import openslab.core.survey.Survey;
 import openslab.core.survey.Verdict;
 import openslab.core.survey.area.Areas;
+import openslab.core.survey.method.Climate;
 import openslab.core.survey.place.Placement;
 
 /**
@@ -58,6 +60,39 @@ public record ZoneReport(
         RunningClock.Next next,
         List<CycleReport> cycles,
         List<CycleReport.Begin> begins) {
+
+    /**
+     * A zone in short: what every screen of it shows.
+     *
+     * @param cycle the one that it is in
+     * @param climate the newest reading of air and slab; {@code dew} what it says of the dew point
+     */
+    public record Head(
+            String name,
+            Figure area,
+            List<Stratum> strata,
+            List<RunningClock> clocks,
+            RunningClock.Next next,
+            CycleReport cycle,
+            Optional<Reading> climate,
+            Optional<Finding> dew) {}
+
+    public Head head() {
+        return new Head(
+                name,
+                area,
+                strata,
+                clocks,
+                next,
+                cycles.get(cycles.size() - 1),
+                survey.entries().stream()
+                        .filter(e -> e.reading().method().equals(Climate.ID) && !e.superseded())
+                        .map(Survey.Entry::reading)
+                        .findFirst(),
+                survey.findings().stream()
+                        .filter(f -> f.rule().equals(Climate.DEW))
+                        .findFirst());
+    }
 
     private static final DateTimeFormatter MONTH = DateTimeFormatter.ofPattern("uuuu-MM", Locale.ROOT);
     private static final Source PLAN = Source.ours("a floor is coated by its measured shape");

@@ -178,6 +178,9 @@ public class PlanStore {
                 .param("revision", revision)
                 .param("now", clock.instant().atOffset(ZoneOffset.UTC))
                 .update();
+        db.sql("update job set changes = changes + 1 where id = :job")
+                .param("job", jobId)
+                .update();
     }
 
     private void requireSeen(UUID jobId, int seen, Stored now) {

@@ -6,6 +6,9 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
 import java.util.UUID;
 import openslab.core.job.ZoneReport;
+import openslab.server.web.Brief;
+import openslab.server.web.WireFormat;
+import openslab.server.web.Workings;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -16,11 +19,12 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
-/** Jobs, zones, layers and the log. Every write answers with the job as it is then. */
+/** Jobs, zones, layers and the log. Every write answers with the job's head as it is then. */
 @RestController
 @RequestMapping("/api/jobs")
 class JobController {
@@ -30,8 +34,10 @@ class JobController {
     private final Jobs jobs;
     private final JobViews views;
     private final JobWatch watch;
+    private final Workings workings;
 
-    JobController(Jobs jobs, JobViews views, JobWatch watch) {
+    JobController(Jobs jobs, JobViews views, JobWatch watch, Workings workings) {
+        this.workings = workings;
         this.jobs = jobs;
         this.views = views;
         this.watch = watch;
@@ -42,9 +48,26 @@ class JobController {
         return views.rack();
     }
 
+    /** The whole job with every working, to be taken along. */
     @GetMapping("/{jobId}")
     JobViews.JobView job(@PathVariable UUID jobId) {
         return views.job(jobId);
+    }
+
+    @Brief
+    @GetMapping("/{jobId}/head")
+    JobViews.HeadView head(@PathVariable UUID jobId) {
+        return views.head(jobId);
+    }
+
+    @GetMapping("/{jobId}/head/working")
+    WireFormat.FigureView headWorking(@PathVariable UUID jobId, @RequestParam String at) {
+        return workings.at(views.head(jobId), at);
+    }
+
+    @GetMapping("/{jobId}/log")
+    JobViews.LogBook log(@PathVariable UUID jobId) {
+        return views.logBook(jobId);
     }
 
     /** The key of every write about the job, as it is done, until the reader leaves. */
@@ -60,46 +83,51 @@ class JobController {
         return watch.watch(jobId);
     }
 
+    @Brief
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    JobViews.JobView create(@RequestHeader(KEY) UUID key, @RequestBody Forms.JobForm form) {
-        return views.job(jobs.create(key, form));
+    JobViews.HeadView create(@RequestHeader(KEY) UUID key, @RequestBody Forms.JobForm form) {
+        return views.head(jobs.create(key, form));
     }
 
+    @Brief
     @PutMapping("/{jobId}")
-    JobViews.JobView edit(
+    JobViews.HeadView edit(
             @PathVariable UUID jobId,
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
             @RequestBody Forms.JobForm form) {
         jobs.edit(jobId, Jobs.Seen.of(key, version), form);
-        return views.job(jobId);
+        return views.head(jobId);
     }
 
+    @Brief
     @PostMapping("/{jobId}/zones")
     @ResponseStatus(HttpStatus.CREATED)
-    JobViews.JobView addZone(
+    JobViews.HeadView addZone(
             @PathVariable UUID jobId,
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
             @RequestBody Forms.ZoneForm form) {
         jobs.addZone(jobId, Jobs.Seen.of(key, version), form);
-        return views.job(jobId);
+        return views.head(jobId);
     }
 
+    @Brief
     @PutMapping("/{jobId}/zones/{zoneId}")
-    JobViews.JobView editZone(
+    JobViews.HeadView editZone(
             @PathVariable UUID jobId,
             @PathVariable UUID zoneId,
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
             @RequestBody Forms.ZoneForm form) {
         jobs.editZone(jobId, zoneId, Jobs.Seen.of(key, version), form);
-        return views.job(jobId);
+        return views.head(jobId);
     }
 
+    @Brief
     @PutMapping("/{jobId}/zones/{zoneId}/layers/{layerId}")
-    JobViews.JobView editLayer(
+    JobViews.HeadView editLayer(
             @PathVariable UUID jobId,
             @PathVariable UUID zoneId,
             @PathVariable String layerId,
@@ -107,20 +135,21 @@ class JobController {
             @RequestHeader(SEEN) String version,
             @RequestBody Forms.LayerForm form) {
         jobs.editLayer(jobId, zoneId, layerId, Jobs.Seen.of(key, version), form);
-        return views.job(jobId);
+        return views.head(jobId);
     }
 
     /** Begins a zone's next cycle: cleaned, resealed, repaired or recoated. */
+    @Brief
     @PostMapping("/{jobId}/zones/{zoneId}/cycles")
     @ResponseStatus(HttpStatus.CREATED)
-    JobViews.JobView begin(
+    JobViews.HeadView begin(
             @PathVariable UUID jobId,
             @PathVariable UUID zoneId,
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
             @RequestBody Forms.CycleForm form) {
         jobs.begin(jobId, zoneId, Jobs.Seen.of(key, version), form);
-        return views.job(jobId);
+        return views.head(jobId);
     }
 
     /** A zone as one of its cycles left it. */
@@ -130,26 +159,28 @@ class JobController {
     }
 
     /** Takes the newest cycle back, if nothing was done in it. */
+    @Brief
     @DeleteMapping("/{jobId}/zones/{zoneId}/cycles/{number}")
-    JobViews.JobView takeBack(
+    JobViews.HeadView takeBack(
             @PathVariable UUID jobId,
             @PathVariable UUID zoneId,
             @PathVariable int number,
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version) {
         jobs.takeBack(jobId, zoneId, number, Jobs.Seen.of(key, version));
-        return views.job(jobId);
+        return views.head(jobId);
     }
 
     /** Appends to the log. The log only grows, so no version is asked for: two people may write at once. */
+    @Brief
     @PostMapping("/{jobId}/zones/{zoneId}/log")
     @ResponseStatus(HttpStatus.CREATED)
-    JobViews.JobView log(
+    JobViews.Logged log(
             @PathVariable UUID jobId,
             @PathVariable UUID zoneId,
             @RequestHeader(KEY) UUID key,
             @RequestBody Forms.LogForm form) {
         jobs.log(jobId, zoneId, key, form);
-        return views.job(jobId);
+        return new JobViews.Logged(key, views.head(jobId));
     }
 }

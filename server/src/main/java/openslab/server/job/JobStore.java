@@ -19,7 +19,8 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class JobStore {
     /** A job as it is stored. */
-    public record StoredJob(UUID id, Forms.JobFacts facts, int version) {}
+    /** @param changes counts what was written about it, of whatever kind */
+    public record StoredJob(UUID id, Forms.JobFacts facts, int version, long changes) {}
 
     private record JobRow(
             UUID id,
@@ -32,7 +33,8 @@ public class JobStore {
             String units,
             String setting,
             boolean archived,
-            int version) {
+            int version,
+            long changes) {
         StoredJob toDomain() {
             return new StoredJob(
                     id,
@@ -45,12 +47,13 @@ public class JobStore {
                             UnitSystem.valueOf(units),
                             Forms.Setting.valueOf(setting),
                             archived),
-                    version);
+                    version,
+                    changes);
         }
     }
 
     private static final String JOB_COLUMNS =
-            "id, name, client, place, latitude, longitude, time_zone, units, setting, archived, version";
+            "id, name, client, place, latitude, longitude, time_zone, units, setting, archived, version, changes";
 
     private final JdbcClient db;
     private final Clock clock;
@@ -121,7 +124,8 @@ public class JobStore {
      * @throws StaleWrite with every change since, when somebody was faster
      */
     public void advance(UUID id, int seen, Map<String, String> was, Map<String, String> is) {
-        int rows = db.sql("update job set version = version + 1 where id = :id and version = :seen")
+        int rows = db.sql(
+                        "update job set version = version + 1, changes = changes + 1 where id = :id and version = :seen")
                 .param("id", id)
                 .param("seen", seen)
                 .update();

@@ -10,7 +10,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
@@ -61,6 +63,18 @@ public class JobViews {
             List<Buying> buying,
             List<LogView> log,
             Map<UUID, List<UUID>> photos) {}
+
+    /**
+     * A job as every screen of it needs it; what a screen shows beside that is its stage.
+     *
+     * @param changes counts what was written about the job, of whatever kind
+     */
+    record HeadView(UUID id, int version, long changes, Forms.JobForm facts, Instant now, List<ZoneHead> zones) {}
+
+    record ZoneHead(UUID id, Forms.ZoneForm facts, ZoneReport.Head report) {}
+
+    /** What a write about a zone's log answers. @param key of the entry */
+    record Logged(UUID key, HeadView head) {}
 
     /** @param layers which sheet each layer has, and the digest of another of its slug where that is on the shelf */
     record ZoneView(UUID id, Forms.ZoneForm facts, List<LayerView> layers, ZoneReport report) {}
@@ -165,6 +179,53 @@ public class JobViews {
         store.get(id);
     }
 
+    HeadView head(UUID id) {
+        return snapshot.of(() -> {
+            var job = store.get(id);
+            return new HeadView(
+                    id,
+                    job.version(),
+                    job.changes(),
+                    form(job.facts()),
+                    clock.instant(),
+                    reports(job, zones.of(id)).stream()
+                            .map(r -> new ZoneHead(
+                                    r.stored().id(),
+                                    form(r.stored().choice()),
+                                    r.report().head()))
+                            .toList());
+        });
+    }
+
+    /** A zone as it is stored, as it is known, and what follows. */
+    record Reported(ZoneStore.StoredZone stored, ZoneFacts facts, ZoneReport report) {}
+
+    /** What is stored is read by one, and worked out side by side. */
+    private List<Reported> reports(JobStore.StoredJob job, List<ZoneStore.StoredZone> stored) {
+        List<ZoneFacts> facts = stored.stream().map(z -> jobs.facts(job, z)).toList();
+        List<ZoneReport> reports =
+                facts.parallelStream().map(f -> jobs.report(job, f)).toList();
+        return IntStream.range(0, stored.size())
+                .mapToObj(i -> new Reported(stored.get(i), facts.get(i), reports.get(i)))
+                .toList();
+    }
+
+    /**
+     * One zone of a job, with what a stage of it makes of that.
+     *
+     * @param photos of every entry of the job that has any
+     */
+    record Zone(JobStore.StoredJob job, Reported zone, Map<UUID, List<UUID>> photos) {}
+
+    /** @param then what is made of it while it stands still */
+    <T> T zone(UUID jobId, UUID zoneId, Function<Zone, T> then) {
+        return snapshot.of(() -> {
+            var job = store.get(jobId);
+            var zone = zones.get(jobId, zoneId);
+            return then.apply(new Zone(job, reports(job, List.of(zone)).get(0), photos.of(jobId)));
+        });
+    }
+
     JobView job(UUID id) {
         return snapshot.of(() -> readJob(id));
     }
@@ -172,7 +233,7 @@ public class JobViews {
     private JobView readJob(UUID id) {
         var job = store.get(id);
         List<ZoneStore.StoredZone> stored = zones.of(id);
-        List<Read> read = stored.stream().map(z -> zone(job, z)).toList();
+        List<Read> read = reports(job, stored).stream().map(r -> read(job, r)).toList();
         List<ZoneView> views = read.stream().map(Read::view).toList();
         return new JobView(
                 id,
@@ -183,11 +244,37 @@ public class JobViews {
                 JobBuying.of(
                         views.stream().map(ZoneView::report).toList(),
                         job.facts().units()),
-                read.stream()
-                        .flatMap(r -> log(r.stored(), r.conduct()).stream())
-                        .sorted(Comparator.comparing(LogView::at).reversed())
-                        .toList(),
+                newestFirst(read.stream().map(r -> log(r.stored(), r.conduct()))),
                 photos.of(id));
+    }
+
+    /** The logbook of a job, newest first. */
+    record LogBook(long changes, List<LogView> log, Map<UUID, List<UUID>> photos) {}
+
+    LogBook logBook(UUID id) {
+        return snapshot.of(() -> {
+            var job = store.get(id);
+            return new LogBook(
+                    job.changes(),
+                    newestFirst(reports(job, zones.of(id)).stream().map(r -> log(r.stored(), everStood(job, r)))),
+                    photos.of(id));
+        });
+    }
+
+    private static List<LogView> newestFirst(Stream<List<LogView>> logs) {
+        return logs.flatMap(List::stream)
+                .sorted(Comparator.comparing(LogView::at).reversed())
+                .toList();
+    }
+
+    /** What a job buys, for all its zones together. */
+    List<Buying> buying(UUID id) {
+        return snapshot.of(() -> {
+            var job = store.get(id);
+            return JobBuying.of(
+                    reports(job, zones.of(id)).stream().map(Reported::report).toList(),
+                    job.facts().units());
+        });
     }
 
     /** What was keyed in, as it would be keyed in again. */
@@ -225,8 +312,9 @@ public class JobViews {
     /** A zone, and everything that was ever done in it although something stood against it. */
     private record Read(ZoneStore.StoredZone stored, ZoneView view, List<Conduct.Stood> conduct) {}
 
-    private Read zone(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
-        List<LayerView> layers = zone.layers().stream()
+    /** Which sheet each layer of a zone has. */
+    List<LayerView> layers(ZoneStore.StoredZone zone) {
+        return zone.layers().stream()
                 .map(l -> {
                     var stored = sheets.of(l.digest());
                     Optional<String> shelved = sheets.onShelf(stored.sheet().slug())
@@ -241,16 +329,18 @@ public class JobViews {
                             l.plannedStart());
                 })
                 .toList();
-        ZoneFacts facts = jobs.facts(job, zone);
-        ZoneReport report = jobs.report(job, facts);
-        var views = new ZoneView(zone.id(), form(zone.choice()), layers, report);
-        return new Read(
-                zone,
-                views,
-                Stream.concat(
-                                report.conduct().stream(),
-                                Conduct.ofEarlierCycles(facts, job.facts().units()).stream())
-                        .toList());
+    }
+
+    private Read read(JobStore.StoredJob job, Reported r) {
+        var view = new ZoneView(r.stored().id(), form(r.stored().choice()), layers(r.stored()), r.report());
+        return new Read(r.stored(), view, everStood(job, r));
+    }
+
+    private static List<Conduct.Stood> everStood(JobStore.StoredJob job, Reported r) {
+        return Stream.concat(
+                        r.report().conduct().stream(),
+                        Conduct.ofEarlierCycles(r.facts(), job.facts().units()).stream())
+                .toList();
     }
 
     private List<LogView> log(ZoneStore.StoredZone zone, List<Conduct.Stood> conduct) {

@@ -16,8 +16,8 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * Tells every screen on a job that it changed. An event carries the key of the write and nothing else: a screen knows its own
- * writes by it, and asks for the job as usual after another's.
+ * Tells every screen on a job that it changed. An event carries the key of the write and the zone that it was about, where it was
+ * about one: a screen knows its own writes by the key, and asks after another's for what it shows and what changed.
  */
 @Component
 class JobWatch implements HandlerInterceptor, WebMvcConfigurer, SmartLifecycle {
@@ -68,8 +68,9 @@ class JobWatch implements HandlerInterceptor, WebMvcConfigurer, SmartLifecycle {
                 && response.getStatus() < 300
                 && request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE) instanceof Map<?, ?> path
                 && path.get("jobId") instanceof String jobId) {
+            String zone = path.get("zoneId") instanceof String z ? z : "";
             watching.getOrDefault(UUID.fromString(jobId), Set.of())
-                    .forEach(stream -> send(stream, SseEmitter.event().data(key)));
+                    .forEach(stream -> send(stream, SseEmitter.event().data(key + " " + zone)));
         }
     }
 

@@ -92,6 +92,11 @@ public class LogStore {
                 values (:key, :zone, :kind, :subject, :place, :at, :now, :by, :note,
                     :instrument, :calibrated, :due, :ring, :cycle, :method)""",
                 entries.stream().map(e -> row(zoneId, e)));
+        if (!entries.isEmpty()) {
+            db.sql("update job set changes = changes + 1 where id = (select job_id from zone where id = :zone)")
+                    .param("zone", zoneId)
+                    .update();
+        }
         values.insert(entries.stream().collect(Collectors.toMap(e -> UUID.fromString(e.key()), LogEntry::values)));
     }
 

@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.UUID;
 import openslab.server.store.Writes;
+import openslab.server.web.Brief;
 import openslab.server.web.NotHere;
 import org.springframework.http.CacheControl;
 import org.springframework.http.HttpStatus;
@@ -40,7 +41,8 @@ class PhotoController {
     @ResponseStatus(HttpStatus.CREATED)
     @io.swagger.v3.oas.annotations.parameters.RequestBody(
             content = @Content(mediaType = "image/jpeg", schema = @Schema(type = "string", format = "binary")))
-    JobViews.JobView add(
+    @Brief
+    JobViews.HeadView add(
             @PathVariable UUID jobId,
             @PathVariable UUID entryKey,
             @RequestHeader("Idempotency-Key") UUID key,
@@ -55,7 +57,7 @@ class PhotoController {
             photos.insert(key, entryKey, PhotoStore.read("photo", bytes));
             return key.toString();
         });
-        return views.job(jobId);
+        return views.head(jobId);
     }
 
     @GetMapping("/api/photos/{photoId}")

@@ -56,6 +56,12 @@ public class PhotoStore {
                 .param("kind", photo.kind())
                 .param("bytes", photo.bytes())
                 .update();
+        db.sql(
+                        """
+                update job set changes = changes + 1 where id =
+                    (select z.job_id from zone z join log_entry e on e.zone_id = z.id where e.entry_key = :entry)""")
+                .param("entry", entryKey)
+                .update();
     }
 
     /** Bytes of every photo of the job that an entry is of. */

@@ -1,24 +1,49 @@
 package openslab.server.prep;
 
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import openslab.core.job.PrepReport;
 import openslab.core.job.PrepSheet;
+import openslab.server.web.Brief;
+import openslab.server.web.WireFormat;
+import openslab.server.web.Workings;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** What a preparation takes; asked for on its own, since only its own screen shows it. */
+/** The preparation of a zone: how far it is, and what it takes. */
 @RestController
-@RequestMapping("/api/jobs/{jobId}/zones/{zoneId}/prep-sheet")
+@RequestMapping("/api/jobs/{jobId}/zones/{zoneId}/stages/prep")
 class PrepController {
-    private final PrepSheets sheets;
+    /** @param photos of the log entries of the job that have any, by the entry's key */
+    record PrepStage(long changes, PrepPart report, PrepSheet sheet, Map<UUID, List<UUID>> photos) {}
 
-    PrepController(PrepSheets sheets) {
+    /** Every step and gate. */
+    record PrepPart(PrepReport prep) {}
+
+    private final PrepSheets sheets;
+    private final Workings workings;
+
+    PrepController(PrepSheets sheets, Workings workings) {
         this.sheets = sheets;
+        this.workings = workings;
     }
 
+    @Brief
     @GetMapping
-    PrepSheet sheet(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
-        return sheets.read(jobId, zoneId, PrepSheets.Read::sheet);
+    PrepStage stage(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
+        return sheets.read(jobId, zoneId, PrepController::stage);
+    }
+
+    @GetMapping("/working")
+    WireFormat.FigureView working(@PathVariable UUID jobId, @PathVariable UUID zoneId, @RequestParam String at) {
+        return workings.at(stage(jobId, zoneId), at);
+    }
+
+    private static PrepStage stage(PrepSheets.Read read) {
+        return new PrepStage(read.job().changes(), new PrepPart(read.report()), read.sheet(), read.photos());
     }
 }

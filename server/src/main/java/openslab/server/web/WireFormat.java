@@ -28,6 +28,7 @@ import tools.jackson.core.JsonToken;
 import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.KeyDeserializer;
+import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.ValueSerializer;
@@ -47,6 +48,7 @@ public class WireFormat {
      * A figure with its working.
      *
      * @param text as the job reads it; {@code also} as the other system does, empty where both read alike
+     * @param steps its working; left out of a short answer
      */
     public record FigureView(
             String label,
@@ -54,7 +56,7 @@ public class WireFormat {
             String also,
             double value,
             String unit,
-            List<StepView> steps,
+            Optional<List<StepView>> steps,
             SourceView source) {
         public static FigureView of(Figure f) {
             List<String> numbers = f.substituted();
@@ -64,7 +66,25 @@ public class WireFormat {
                 steps.add(new StepView(l.symbol(), l.meaning(), l.formula(), numbers.get(i), l.shown(), also(l, f)));
             }
             return new FigureView(
-                    f.label(), f.text(), f.also(), f.value(), f.unit().symbol(), steps, SourceView.of(f.source()));
+                    f.label(),
+                    f.text(),
+                    f.also(),
+                    f.value(),
+                    f.unit().symbol(),
+                    Optional.of(steps),
+                    SourceView.of(f.source()));
+        }
+
+        /** Without its working. */
+        static FigureView brief(Figure f) {
+            return new FigureView(
+                    f.label(),
+                    f.text(),
+                    f.also(),
+                    f.value(),
+                    f.unit().symbol(),
+                    Optional.empty(),
+                    SourceView.of(f.source()));
         }
 
         /** A given in the job's own units, where the working runs in others. */
@@ -83,8 +103,19 @@ public class WireFormat {
             json.writeStringProperty("also", also);
             json.writeNumberProperty("value", value);
             json.writeStringProperty("unit", unit);
+            if (steps.isPresent()) {
+                writeSteps(json);
+            }
+            json.writeObjectPropertyStart("source");
+            json.writeStringProperty("kind", source.kind());
+            json.writeStringProperty("sentence", source.sentence());
+            json.writeEndObject();
+            json.writeEndObject();
+        }
+
+        private void writeSteps(JsonGenerator json) {
             json.writeArrayPropertyStart("steps");
-            for (StepView step : steps) {
+            for (StepView step : steps.orElseThrow()) {
                 json.writeStartObject();
                 json.writeStringProperty("symbol", step.symbol());
                 json.writeStringProperty("meaning", step.meaning());
@@ -95,11 +126,6 @@ public class WireFormat {
                 json.writeEndObject();
             }
             json.writeEndArray();
-            json.writeObjectPropertyStart("source");
-            json.writeStringProperty("kind", source.kind());
-            json.writeStringProperty("sentence", source.sentence());
-            json.writeEndObject();
-            json.writeEndObject();
         }
     }
 
@@ -126,7 +152,8 @@ public class WireFormat {
 
     @Bean
     JsonMapperBuilderCustomizer strict() {
-        return builder -> builder.enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+        return builder -> builder.enable(MapperFeature.DEFAULT_VIEW_INCLUSION)
+                .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
     }
 
@@ -134,7 +161,8 @@ public class WireFormat {
         return new ValueSerializer<>() {
             @Override
             public void serialize(Figure figure, JsonGenerator json, SerializationContext context) {
-                FigureView.of(figure).writeTo(json);
+                boolean brief = context.getActiveView() == Brief.class;
+                (brief ? FigureView.brief(figure) : FigureView.of(figure)).writeTo(json);
             }
         };
     }

@@ -70,7 +70,7 @@ public final class Areas {
     }
 
     private static boolean inside(DefectArea area, Reading r, List<Placement.Marked> places) {
-        return area.isEverywhere() || places.stream().anyMatch(p -> p.name().equals(r.place()) && area.holds(p.at()));
+        return area.coversAll() || places.stream().anyMatch(p -> p.name().equals(r.place()) && area.holds(p.at()));
     }
 
     public static List<Finding> findings(List<Judged> judged, Site site) {

@@ -31,7 +31,7 @@ public record DefectArea(String key, Defect defect, String name, List<Corner> ri
     }
 
     /** Whether it is all of the zone, wherever in it something is. */
-    public boolean isEverywhere() {
+    public boolean coversAll() {
         return key.isEmpty();
     }
 

@@ -28,6 +28,9 @@ public final class Climate implements TestMethod {
     /** This method's word, for the clocks and mixes that start from the slab's temperature. */
     public static final String ID = "climate";
 
+    /** The rule that tells how far the slab is above the dew point. */
+    public static final String DEW = "dew-point-margin";
+
     /** OURS: a door opens, the sun comes round; after half a day the air of the morning says nothing. */
     private static final Duration FRESH = Duration.ofHours(12);
 
@@ -146,7 +149,7 @@ public final class Climate implements TestMethod {
         Figure margin = DewPoint.margin(r.number("air"), r.number("rh"), r.number("slab"), site.units());
         Bound needed =
                 Bound.atLeast(site.limits().dewMarginK(), Unit.of(Dimension.TEMPERATURE_DIFFERENCE, site.units()));
-        var finding = Finding.of("dew-point-margin", r)
+        var finding = Finding.of(DEW, r)
                 .measured(needed.text(margin.value()) + " above dew point")
                 .needed(needed.words(), site.limits().source())
                 .working(margin);
