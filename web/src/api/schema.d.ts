@@ -1494,7 +1494,7 @@ export interface components {
         FigureView: {
             also: string;
             label: string;
-            source: components["schemas"]["SourceView"];
+            source?: components["schemas"]["SourceView"];
             steps?: components["schemas"]["StepView"][];
             text: string;
             unit: string;

@@ -41,7 +41,7 @@
         </div>
       {/each}
     </dl>
-    <SourceLine source={figure.source} />
+    {#if figure.source}<SourceLine source={figure.source} />{/if}
   {/if}
   {#if finding}
     <section>

@@ -35,10 +35,12 @@
           {next.label}{#if at && countdown !== 'now'}, {when(at, item.timeZone, appClock.now)}{/if}
         </span>
       {/if}
+      {#if item.zones > 1}<span class="soft">{item.lead.name}, one of {item.zones} zones</span>{/if}
+    {:else if item.zones > 0}
+      <span class="soft">{item.zones === 1 ? '1 zone' : `${item.zones} zones`}, put away</span>
     {:else}
       <span class="soft">no zone measured yet</span>
     {/if}
-    {#if item.zones > 1}<span class="soft">{item.lead?.name}, one of {item.zones} zones</span>{/if}
   </span>
 </a>
 

@@ -63,7 +63,7 @@
           </form>
         {:else}
           <span class="figure">{work.pace.text}</span>
-          <small>{work.pace.source.sentence}</small>
+          <small>{work.pace.source?.sentence}</small>
           <button
             type="button"
             onclick={() => {

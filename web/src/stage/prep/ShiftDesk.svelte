@@ -47,7 +47,7 @@
 {#if shift}
   <p role="status" data-level={shift.level}>
     <FigureButton figure={shift.average} text={shift.text} size="big" /> over 8 h: {shift.means}.
-    <small>{shift.average.source.sentence}</small>
+    <small>{shift.average.source?.sentence}</small>
   </p>
 {/if}
 

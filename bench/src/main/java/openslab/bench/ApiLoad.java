@@ -13,11 +13,11 @@ import java.util.stream.IntStream;
 
 /** The derived job over HTTP on loopback, at a steady rate: the budget is 40 ms, p99, at 50 requests a second. */
 final class ApiLoad {
-    private static final int PER_SECOND = 50;
+    static final int PER_SECOND = 50;
     /** The budget is that of a warm JVM: before half a minute the compiler still takes its share of two cores. */
-    private static final int WARM_UP_SECONDS = 40;
+    static final int WARM_UP_SECONDS = 40;
 
-    private static final int SECONDS = 20;
+    static final int SECONDS = 20;
 
     private ApiLoad() {}
 
@@ -41,7 +41,7 @@ final class ApiLoad {
     }
 
     /** Sends on the beat whether or not the last answer came, so that a slow answer is not hidden by waiting for it. */
-    private static double[] load(HttpClient http, String address, int seconds) throws InterruptedException {
+    static double[] load(HttpClient http, String address, int seconds) throws InterruptedException {
         var request = HttpRequest.newBuilder(URI.create(address)).build();
         int n = seconds * PER_SECOND;
         var answers = new CompletableFuture<?>[n];
@@ -60,7 +60,7 @@ final class ApiLoad {
         return ms;
     }
 
-    private static double at(double[] ms, double share) {
+    static double at(double[] ms, double share) {
         double[] sorted =
                 IntStream.range(0, ms.length).mapToDouble(i -> ms[i]).sorted().toArray();
         return sorted[Math.min(sorted.length - 1, (int) Math.ceil(share * sorted.length) - 1)];

@@ -43,6 +43,7 @@ public final class Main {
                 Map.of("100000", " (budget p99 50 ms)"));
         OnTheWire.run(Path.of(args[0]));
         ApiLoad.run(Path.of(args[0]));
+        ManyJobs.run(Path.of(args[0]));
         // last: the disk is busy for a while after it
         LoggerImport.run(Path.of(args[0]));
     }

@@ -41,7 +41,7 @@ final class OnTheWire {
                     stage,
                     whole,
                     OPEN_BUDGET);
-            String reading = reading();
+            String reading = reading("A");
             int down = tap(server, job + "/zones/" + zone + "/log", reading) + bytes(server, survey);
             int up = reading.getBytes(StandardCharsets.UTF_8).length;
             System.out.printf(
@@ -58,17 +58,17 @@ final class OnTheWire {
         return Server.found("\"version\":(\\d+)", head);
     }
 
-    private static String zone(String name) {
+    static String zone(String name) {
         return """
                 {"name":"%s","shape":"rectangle","sides":{"length":"40 ft","width":"22 ft"},"exposure":"INDOORS",
                 "dust":true,"washWater":true,"settings":{"pace":"11","share":"80","allowance":"10 %%"}}"""
                 .formatted(name);
     }
 
-    private static String reading() {
+    static String reading(String place) {
         return """
-                {"kind":"READING","subject":"ph","place":"A","at":"%s","by":"Wren","note":"","values":{"ph":"8.4"}}"""
-                .formatted("2026-05-04T11:00:00Z");
+                {"kind":"READING","subject":"ph","place":"%s","at":"%s","by":"Wren","note":"","values":{"ph":"8.4"}}"""
+                .formatted(place, "2026-05-04T11:00:00Z");
     }
 
     private static int tap(Server server, String path, String body) throws IOException, InterruptedException {

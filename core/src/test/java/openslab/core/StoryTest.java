@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -55,6 +56,51 @@ public class StoryTest {
         var facts = ready().coat(PRIMER, "primer").facts();
         var once = ZoneReport.of(facts, UnitSystem.US, Stories.WHERE, Stories.moment(20));
         assertEquals(ZoneReport.of(facts, UnitSystem.US, Stories.WHERE, Stories.moment(20)), once);
+    }
+
+    /** Kept until something turns: whatever moment it is looked at before that, working it out anew gives the same. */
+    @Test
+    public void a_head_stays_as_it_is_until_something_turns() {
+        var random = new Random(17);
+        int kept = 0;
+        for (int round = 0; round < 300; round++) {
+            var story = random.nextBoolean() ? ready() : new Stories().surveyed();
+            for (int i = random.nextInt(8); i > 0; i--) {
+                double at = random.nextInt(60) / (random.nextBoolean() ? 1.0 : 7.0);
+                switch (random.nextInt(6)) {
+                    case 0 ->
+                        story.coat(
+                                at, List.of("primer", "body", "flake", "clear").get(random.nextInt(4)));
+                    case 1 ->
+                        story.reading(
+                                at, "climate", "whole floor", "air=21 °C rh=50 % slab=" + random.nextInt(30) + " °C");
+                    case 2 -> story.set(at, "calcium-chloride", "D");
+                    case 3 ->
+                        story.reading(at, "concrete-age", "whole floor", "age=" + (1 + random.nextInt(40)) + " d");
+                    case 4 -> story.begun(at, "sweep");
+                    default -> story.gate(at, "profile", "csp=" + (1 + random.nextInt(5)));
+                }
+            }
+            var facts = story.facts();
+            Instant now = Stories.moment(random.nextInt(24 * 60) / 5.0);
+            var report = ZoneReport.of(facts, UnitSystem.US, Stories.WHERE, now);
+            Instant until = report.headHolds(now);
+            long ahead = until.equals(Instant.MAX)
+                    ? 400L * 86_400
+                    : Duration.between(now, until).toSeconds();
+            if (ahead > 0) {
+                kept++;
+                for (long later : new long[] {(long) (random.nextDouble() * ahead), ahead - 1}) {
+                    Instant then = now.plusSeconds(later);
+                    assertEquals(
+                            ZoneReport.of(facts, UnitSystem.US, Stories.WHERE, then)
+                                    .head(),
+                            report.head(),
+                            now + " to " + until + " at " + then);
+                }
+            }
+        }
+        assertTrue(kept > 250, kept + " of 300 are kept at all");
     }
 
     @Test

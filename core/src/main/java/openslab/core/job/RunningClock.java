@@ -27,7 +27,7 @@ public record RunningClock(String label, Instant from, Instant to, Mark mark, bo
 
     /** What the rack counts down to. @param at empty when nothing runs */
     public record Next(String label, Optional<Instant> at, Mark mark, String word, Urgency urgency) {
-        private static final Duration A_DAY = Duration.ofDays(1);
+        static final Duration A_DAY = Duration.ofDays(1);
 
         static Next of(String label, Optional<Instant> at, Mark mark, Instant now) {
             Urgency urgency = at.isEmpty() || at.get().isBefore(now)

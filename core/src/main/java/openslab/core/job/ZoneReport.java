@@ -3,6 +3,7 @@ package openslab.core.job;
 import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -76,6 +77,41 @@ public record ZoneReport(
             CycleReport cycle,
             Optional<Reading> climate,
             Optional<Finding> dew) {}
+
+    /**
+     * Until when {@link #head} stays as it is, if nothing is written: the next moment at which something turns,
+     * which may be this one.
+     *
+     * @param now when this was worked out
+     */
+    public Instant headHolds(Instant now) {
+        var turns = new ArrayList<Instant>();
+        clocks.forEach(c -> turns.addAll(List.of(c.from(), c.to())));
+        next.at().ifPresent(at -> turns.addAll(List.of(at, at.minus(RunningClock.Next.A_DAY))));
+        survey.findings().forEach(f -> f.readyAt().ifPresent(turns::add));
+        survey.entries().stream()
+                .map(Survey.Entry::reading)
+                .filter(r -> r.method().equals(Climate.ID))
+                .forEach(r -> turns.add(r.at().plus(Climate.FRESH)));
+        standingTests.forEach(t -> {
+            turns.add(t.from());
+            t.until().ifPresent(turns::add);
+        });
+        prep.steps().forEach(s -> {
+            s.ready().ifPresent(turns::add);
+            s.usual().ifPresent(turns::add);
+        });
+        layers.forEach(l -> {
+            l.start().ifPresent(turns::add);
+            l.clocks().forEach(c -> c.at().ifPresent(turns::add));
+        });
+        service.ladder().forEach(c -> c.at().ifPresent(turns::add));
+        service.reseal().ifPresent(r -> turns.add(r.due()));
+        return turns.stream()
+                .filter(t -> !t.isBefore(now))
+                .min(Comparator.naturalOrder())
+                .orElse(Instant.MAX);
+    }
 
     public Head head() {
         return new Head(

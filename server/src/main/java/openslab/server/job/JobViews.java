@@ -12,7 +12,6 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
@@ -20,7 +19,6 @@ import openslab.core.job.JobBuying;
 import openslab.core.job.LogEntry;
 import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
-import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.mix.Buying;
@@ -113,6 +111,7 @@ public class JobViews {
     private final SheetStore sheets;
     private final PhotoStore photos;
     private final Jobs jobs;
+    private final Heads heads;
     private final Snapshot snapshot;
     private final Clock clock;
 
@@ -122,10 +121,12 @@ public class JobViews {
             SheetStore sheets,
             PhotoStore photos,
             Jobs jobs,
+            Heads heads,
             Snapshot snapshot,
             Clock clock) {
         this.store = store;
         this.zones = zones;
+        this.heads = heads;
         this.snapshot = snapshot;
         this.sheets = sheets;
         this.photos = photos;
@@ -139,20 +140,28 @@ public class JobViews {
     }
 
     private List<RackItem> readRack() {
+        Map<UUID, Integer> counts = zones.counts();
         return store.all().stream()
-                .map(this::rackItem)
+                .map(job -> rackItem(job, counts.getOrDefault(job.id(), 0)))
                 .sorted(Comparator.comparing(
                         (RackItem i) -> i.lead().map(LeadZone::next).orElse(null),
                         Comparator.nullsLast(RunningClock.Next.FIRST)))
                 .toList();
     }
 
-    private RackItem rackItem(JobStore.StoredJob job) {
-        List<ZoneStore.StoredZone> stored = zones.of(job.id());
-        Optional<LeadZone> lead = stored.stream()
-                .map(z -> leadZone(job, z))
-                .min(Comparator.comparing(LeadZone::next, RunningClock.Next.FIRST));
+    /** What is put away is not worked out: nobody waits for it. */
+    private RackItem rackItem(JobStore.StoredJob job, int zoneCount) {
         var f = job.facts();
+        Optional<LeadZone> lead = f.archived()
+                ? Optional.empty()
+                : heads.first(job)
+                        .map(z -> new LeadZone(
+                                z.id(),
+                                z.report().name(),
+                                z.report().area().text(),
+                                z.system(),
+                                z.report().strata(),
+                                z.report().next()));
         return new RackItem(
                 job.id(),
                 f.name(),
@@ -161,17 +170,8 @@ public class JobViews {
                 f.timeZone().getId(),
                 f.archived(),
                 job.version(),
-                stored.size(),
+                zoneCount,
                 lead);
-    }
-
-    private LeadZone leadZone(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
-        ZoneReport report = jobs.report(job, jobs.facts(job, zone));
-        String system =
-                report.layers().stream().anyMatch(l -> l.sheet().broadcast().isPresent())
-                        ? "epoxy with flake"
-                        : "epoxy";
-        return new LeadZone(zone.id(), report.name(), report.area().text(), system, report.strata(), report.next());
     }
 
     /** @throws openslab.server.web.NotHere where there is no such job */
@@ -188,26 +188,10 @@ public class JobViews {
                     job.changes(),
                     form(job.facts()),
                     clock.instant(),
-                    reports(job, zones.of(id)).stream()
-                            .map(r -> new ZoneHead(
-                                    r.stored().id(),
-                                    form(r.stored().choice()),
-                                    r.report().head()))
+                    heads.of(job).stream()
+                            .map(z -> new ZoneHead(z.id(), z.facts(), z.report()))
                             .toList());
         });
-    }
-
-    /** A zone as it is stored, as it is known, and what follows. */
-    record Reported(ZoneStore.StoredZone stored, ZoneFacts facts, ZoneReport report) {}
-
-    /** What is stored is read by one, and worked out side by side. */
-    private List<Reported> reports(JobStore.StoredJob job, List<ZoneStore.StoredZone> stored) {
-        List<ZoneFacts> facts = stored.stream().map(z -> jobs.facts(job, z)).toList();
-        List<ZoneReport> reports =
-                facts.parallelStream().map(f -> jobs.report(job, f)).toList();
-        return IntStream.range(0, stored.size())
-                .mapToObj(i -> new Reported(stored.get(i), facts.get(i), reports.get(i)))
-                .toList();
     }
 
     /**
@@ -222,7 +206,8 @@ public class JobViews {
         return snapshot.of(() -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
-            return then.apply(new Zone(job, reports(job, List.of(zone)).get(0), photos.of(jobId)));
+            return then.apply(new Zone(
+                    job, jobs.reports(job, List.of(zone), clock.instant()).get(0), photos.of(jobId)));
         });
     }
 
@@ -233,7 +218,9 @@ public class JobViews {
     private JobView readJob(UUID id) {
         var job = store.get(id);
         List<ZoneStore.StoredZone> stored = zones.of(id);
-        List<Read> read = reports(job, stored).stream().map(r -> read(job, r)).toList();
+        List<Read> read = jobs.reports(job, stored, clock.instant()).stream()
+                .map(r -> read(job, r))
+                .toList();
         List<ZoneView> views = read.stream().map(Read::view).toList();
         return new JobView(
                 id,
@@ -256,7 +243,8 @@ public class JobViews {
             var job = store.get(id);
             return new LogBook(
                     job.changes(),
-                    newestFirst(reports(job, zones.of(id)).stream().map(r -> log(r.stored(), everStood(job, r)))),
+                    newestFirst(jobs.reports(job, zones.of(id), clock.instant()).stream()
+                            .map(r -> log(r.stored(), everStood(job, r)))),
                     photos.of(id));
         });
     }
@@ -272,7 +260,9 @@ public class JobViews {
         return snapshot.of(() -> {
             var job = store.get(id);
             return JobBuying.of(
-                    reports(job, zones.of(id)).stream().map(Reported::report).toList(),
+                    jobs.reports(job, zones.of(id), clock.instant()).stream()
+                            .map(Reported::report)
+                            .toList(),
                     job.facts().units());
         });
     }

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import openslab.core.air.Place;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Shapes;
@@ -398,6 +399,18 @@ public class Jobs {
         Instant next = facts.cycles().get(number).began();
         ZoneFacts then = facts.through(number);
         return ZoneReport.of(then, job.facts().units(), where, next);
+    }
+
+    /** What is stored is read by one, and worked out side by side. */
+    List<Reported> reports(JobStore.StoredJob job, List<ZoneStore.StoredZone> stored, Instant now) {
+        List<ZoneFacts> facts = stored.stream().map(z -> facts(job, z)).toList();
+        var where = new Place(job.facts().timeZone(), job.facts().position());
+        List<ZoneReport> reports = facts.parallelStream()
+                .map(f -> ZoneReport.of(f, job.facts().units(), where, now))
+                .toList();
+        return IntStream.range(0, stored.size())
+                .mapToObj(i -> new Reported(stored.get(i), facts.get(i), reports.get(i)))
+                .toList();
     }
 
     public ZoneReport report(JobStore.StoredJob job, ZoneFacts facts) {

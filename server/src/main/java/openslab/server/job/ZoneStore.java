@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.job.CycleKind;
@@ -121,6 +122,14 @@ public class ZoneStore {
                         cycles.get(r.id()),
                         log.getOrDefault(r.id(), List.of())))
                 .toList();
+    }
+
+    private record Count(UUID jobId, int zones) {}
+
+    /** How many zones each job has that has any. */
+    public Map<UUID, Integer> counts() {
+        return db.sql("select job_id, count(*) as zones from zone group by job_id").query(Count.class).list().stream()
+                .collect(Collectors.toMap(Count::jobId, Count::zones));
     }
 
     public StoredZone get(UUID jobId, UUID zoneId) {

@@ -48,7 +48,7 @@ public class WireFormat {
      * A figure with its working.
      *
      * @param text as the job reads it; {@code also} as the other system does, empty where both read alike
-     * @param steps its working; left out of a short answer
+     * @param steps its working; {@code source} where it is known from. Both left out of a brief answer
      */
     public record FigureView(
             String label,
@@ -57,7 +57,7 @@ public class WireFormat {
             double value,
             String unit,
             Optional<List<StepView>> steps,
-            SourceView source) {
+            Optional<SourceView> source) {
         public static FigureView of(Figure f) {
             List<String> numbers = f.substituted();
             var steps = new ArrayList<StepView>(numbers.size());
@@ -72,19 +72,13 @@ public class WireFormat {
                     f.value(),
                     f.unit().symbol(),
                     Optional.of(steps),
-                    SourceView.of(f.source()));
+                    Optional.of(SourceView.of(f.source())));
         }
 
         /** Without its working. */
         static FigureView brief(Figure f) {
             return new FigureView(
-                    f.label(),
-                    f.text(),
-                    f.also(),
-                    f.value(),
-                    f.unit().symbol(),
-                    Optional.empty(),
-                    SourceView.of(f.source()));
+                    f.label(), f.text(), f.also(), f.value(), f.unit().symbol(), Optional.empty(), Optional.empty());
         }
 
         /** A given in the job's own units, where the working runs in others. */
@@ -103,19 +97,19 @@ public class WireFormat {
             json.writeStringProperty("also", also);
             json.writeNumberProperty("value", value);
             json.writeStringProperty("unit", unit);
-            if (steps.isPresent()) {
-                writeSteps(json);
-            }
-            json.writeObjectPropertyStart("source");
-            json.writeStringProperty("kind", source.kind());
-            json.writeStringProperty("sentence", source.sentence());
-            json.writeEndObject();
+            steps.ifPresent(worked -> write(worked, json));
+            source.ifPresent(from -> {
+                json.writeObjectPropertyStart("source");
+                json.writeStringProperty("kind", from.kind());
+                json.writeStringProperty("sentence", from.sentence());
+                json.writeEndObject();
+            });
             json.writeEndObject();
         }
 
-        private void writeSteps(JsonGenerator json) {
+        private static void write(List<StepView> steps, JsonGenerator json) {
             json.writeArrayPropertyStart("steps");
-            for (StepView step : steps.orElseThrow()) {
+            for (StepView step : steps) {
                 json.writeStartObject();
                 json.writeStringProperty("symbol", step.symbol());
                 json.writeStringProperty("meaning", step.meaning());

@@ -32,7 +32,7 @@ public final class Climate implements TestMethod {
     public static final String DEW = "dew-point-margin";
 
     /** OURS: a door opens, the sun comes round; after half a day the air of the morning says nothing. */
-    private static final Duration FRESH = Duration.ofHours(12);
+    public static final Duration FRESH = Duration.ofHours(12);
 
     private static final About ABOUT = new About(
             ID,

@@ -81,11 +81,12 @@ public final class ConcreteAge implements TestMethod {
                 .measured(found(r, site))
                 .needed(wanted.words(), site.limits().source());
         if (!wanted.holds(age)) {
-            return List.of(finding.readyAt(site.now().plus(Duration.ofMinutes((long) Math.ceil(wanted.limit() - age))))
-                    .hold(
-                            "concrete too young",
-                            "Film-formers wait and test: young concrete still gives off water and alkali. Breathable sealers may go sooner.",
-                            "Wait, and go by the moisture tests then."));
+            return List.of(
+                    finding.readyAt(r.at().plus(Duration.ofMinutes((long) Math.ceil(wanted.limit() - r.number("age")))))
+                            .hold(
+                                    "concrete too young",
+                                    "Film-formers wait and test: young concrete still gives off water and alkali. Breathable sealers may go sooner.",
+                                    "Wait, and go by the moisture tests then."));
         }
         return List.of(finding.go("concrete old enough", "Old enough for a film; the moisture tests decide the rest."));
     }
