@@ -40,7 +40,7 @@ public class FigureTest {
             {64.0, Unit.FLUID_OUNCE, "64.0\u00a0fl oz", "1893\u00a0mL"},
             {20.0, Unit.CELSIUS, "68.0\u00a0°F", "20.0\u00a0°C"},
             {-40.0, Unit.CELSIUS, "\u221240.0\u00a0°F", "\u221240.0\u00a0°C"},
-            {3.0, Unit.KELVIN, "5.4\u00a0°F", "3.0\u00a0K"},
+            {3.0, Unit.KELVIN, "5.4\u00a0°F", "3.0\u00a0°C"},
             {10.0, Unit.KILOGRAM, "22.05\u00a0lb", "10.00\u00a0kg"},
             {4.0, Unit.SQUARE_METRE_PER_LITRE, "163\u00a0ft²/gal", "4.00\u00a0m²/L"},
             {1.0, Unit.SQUARE_METRE_PER_MINUTE, "10.8\u00a0ft²/min", "1.00\u00a0m²/min"},

@@ -223,8 +223,8 @@ public class SurveyTest {
                         .findFirst()
                         .orElseThrow();
         assertEquals(margin.verdict(), Verdict.GO);
-        assertEquals(plain(margin.measured()), "2.9 K above dew point");
-        assertEquals(plain(margin.needed()), "2.778 K or more");
+        assertEquals(plain(margin.measured()), "2.9 °C above dew point");
+        assertEquals(plain(margin.needed()), "2.778 °C or more");
         assertTrue(
                 margin.source().sentence().contains("five degrees"),
                 margin.source().sentence());

@@ -40,7 +40,7 @@ public enum Unit {
             return base * 1.8 + 32;
         }
     },
-    KELVIN("K", Dimension.TEMPERATURE_DIFFERENCE, 1, 1, "k", "°c"),
+    KELVIN("°C", Dimension.TEMPERATURE_DIFFERENCE, 1, 1, "k"),
     FAHRENHEIT_DEGREE("°F", Dimension.TEMPERATURE_DIFFERENCE, 5.0 / 9, 1, "°f", "f"),
     SQUARE_METRE_PER_LITRE("m²/L", Dimension.SPREAD, 1, 2, "m²/l", "m2/l"),
     SQUARE_FOOT_PER_GALLON("ft²/gal", Dimension.SPREAD, 0.3048 * 0.3048 / 3.785411784, 0, "ft²/gal", "ft2/gal"),
