@@ -43,6 +43,12 @@ record Hands(Page page) {
                 .waitFor();
     }
 
+    /** Goes to another zone of the job. */
+    void zone(String name) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click();
+    }
+
     /** Takes a reading with the keyboard's n; @param entries value by label, a choice by {@code group:choice} */
     void reading(String method, String place, Map<String, String> entries) {
         page.keyboard().press("n");

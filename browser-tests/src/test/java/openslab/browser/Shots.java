@@ -33,8 +33,6 @@ public class Shots {
             job(app, page, "Boat-repair");
             hands.climbTo("Body coat");
             shoot(page, "mix");
-            hands.climbTo("Clear coat");
-            shoot(page, "clocks");
             page.keyboard().press("p");
             page.getByLabel("Corner B: arrows move it").waitFor();
             shoot(page, "plan");
@@ -68,6 +66,12 @@ public class Shots {
             job(app, page, "Seed bank");
             hands.climbTo("In service");
             shoot(page, "in-service");
+            job(app, page, "School boiler");
+            hands.zone("Boiler house");
+            hands.climbTo("In service");
+            page.getByText("What it went through, and the next time").click();
+            page.getByText("How it was done").nth(1).click();
+            shoot(page, "history");
             page.navigate(app.address + "/#/shelf/epoxy-body-coat");
             page.getByLabel("Spread rate, one coat").waitFor();
             shoot(page, "sheet");

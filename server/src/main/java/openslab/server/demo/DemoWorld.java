@@ -267,7 +267,8 @@ class DemoWorld implements ApplicationRunner {
                 .gate("residue", "residue", "none")
                 .hoursAgo(washed - 8)
                 .gate("dry", "dried", "4 h", "dark", "none")
-                .walkOver();
+                .walkOver()
+                .done("walk");
         double patched = 0.6 * 365 * 24;
         floor.hoursAgo(patched).next("REPAIR", "A pallet truck tore it by the door", "14 ft²");
         floor.surveyed(patched - 24, "67 °F", "52 %", "65 °F")
