@@ -45,9 +45,12 @@
   const chosen = $derived(stratum === '' ? 'slab' : stratum);
   const narrow = $derived(width < 760);
 
+  const place = $derived(`${zone?.id ?? ''} ${chosen}`);
+  let seen = '';
   // another place begins at its top
   $effect(() => {
-    if (`${zoneId} ${chosen}` !== '') {
+    if (place !== seen) {
+      seen = place;
       scrollTo(0, 0);
     }
   });
