@@ -19,7 +19,7 @@ import type {
 import { pointerTo } from './pointer';
 
 const FOLLOW_AGAIN_MS = 1500;
-/** What turns by the clock is asked for again by then, also where nobody wrote. */
+/** What is come back to after so long may have turned by the clock: it is asked for again, also where nobody wrote. */
 const STANDS_MS = 60_000;
 
 /** Somebody writes what will be sent with the version they saw: in a dialog, or in a form that says so. */

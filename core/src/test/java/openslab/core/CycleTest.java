@@ -291,6 +291,21 @@ public class CycleTest {
         assertTrue(!recoat.prep().method().isEmpty(), recoat.prep().refused().toString());
     }
 
+    /** Dirtied while it stood open: it is washed and dulled, and the rest of its own build-up goes on. */
+    @Test
+    public void a_build_up_that_was_begun_goes_on_after_a_cleaning() {
+        Stories story = new Stories().surveyed().ground().coat(10, "primer");
+        assertEquals(story.facts().open().stream().map(LayerChoice::id).toList(), List.of("body", "flake", "clear"));
+        story.begin(100, CycleKind.CLEAN, "", ALL.subList(1, 4));
+        assertEquals(story.facts().ground(), Ground.OWN_FILM);
+        assertEquals(story.at(100).prep().method(), "dull-film");
+        dulled(story, 100).coat(108, "body");
+        assertEquals(story.at(109).conduct(), List.of());
+        assertEquals(story.at(109).layers().get(0).mark(), Mark.WET);
+        story.begin(120, CycleKind.CLEAN, "", List.of());
+        assertEquals(story.facts().ground(), Ground.FILM_KEPT);
+    }
+
     /** Another maker's sheet over it: a square of it has to hold first. */
     @Test
     public void another_sheet_over_a_film_is_tried_first() {

@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.StreamSupport;
 import java.util.zip.GZIPInputStream;
+import openslab.server.App.Floor;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -25,7 +26,7 @@ public class CyclesTest {
     private static final String NOW = "--clock=2026-05-04T12:00:00Z";
 
     private App app;
-    private App.Floor floor;
+    private Floor floor;
 
     @BeforeClass
     public void start() {
@@ -109,6 +110,28 @@ public class CyclesTest {
         assertEquals(report().path("cycles").size(), 2);
         forgotten();
         roundTrip();
+    }
+
+    /** Dirtied when only the primer was on: the rest of the build-up goes on after the cleaning. */
+    @Test
+    public void what_is_not_on_yet_goes_on_after_a_cleaning() {
+        Floor begun = app.floor("Half done");
+        assertEquals(
+                app.post(begun.log(), App.allTheSame("COAT", "primer", Map.of()))
+                        .status(),
+                201);
+        var clean = Map.of("kind", "CLEAN", "by", "Wren");
+        int version = app.get(begun.path()).body().path("version").asInt();
+        App.Answer asked = app.post(begun.zonePath() + "/cycles", UUID.randomUUID(), version, clean);
+        assertEquals(asked.faultyFields(), List.of("why"));
+        var why = Map.of("kind", "CLEAN", "by", "Wren", "why", "Rain came in");
+        assertEquals(
+                app.post(begun.zonePath() + "/cycles", UUID.randomUUID(), version, why)
+                        .status(),
+                201);
+        JsonNode report = app.get(begun.path()).body().path("zones").get(0).path("report");
+        assertEquals(texts(report.path("layers"), l -> l.path("id").asString()), List.of("body", "flake", "clear"));
+        assertEquals(report.path("prep").path("method").asString(), "dull-film");
     }
 
     /** Something of five years ago that nobody had logged: it names its cycle, and nothing of today is moved by it. */

@@ -271,7 +271,7 @@ public final class Conduct {
         }
         Finding first = held.get(0);
         return Optional.of(Finding.of("coat-against-survey")
-                .measured(briefs(held))
+                .measured(Survey.briefs(held))
                 .needed("a survey that goes", OURS)
                 .close(
                         first.verdict(),
@@ -297,12 +297,6 @@ public final class Conduct {
                         "preparation is not through",
                         "A film holds no better than what it was put on.",
                         "Finish preparation, gate by gate, before anything goes on."));
-    }
-
-    private static String briefs(List<Finding> findings) {
-        int told = Math.min(3, findings.size());
-        String first = findings.subList(0, told).stream().map(Finding::brief).collect(Collectors.joining("; "));
-        return findings.size() > told ? first + "; and " + (findings.size() - told) + " more" : first;
     }
 
     private static Finding order(LayerChoice layer, LayerChoice below) {
@@ -353,9 +347,7 @@ public final class Conduct {
 
     private static Optional<Instant> runsOut(LayerChoice layer, Clock clock, Instant from, OptionalDouble slabC) {
         OptionalDouble minutes = LayerSchedule.minutes(layer.sheet(), clock, slabC);
-        return minutes.isPresent()
-                ? Optional.of(from.plusSeconds(Math.round(minutes.getAsDouble() * 60)))
-                : Optional.empty();
+        return minutes.isPresent() ? Optional.of(LayerSchedule.after(from, minutes.getAsDouble())) : Optional.empty();
     }
 
     private static String hours(Instant from, Instant to) {

@@ -5,7 +5,7 @@ public enum CycleKind {
     COAT("Coat", "Everything goes on, from the slab up."),
     CLEAN(
             "Clean",
-            "Washed and walked again. A film that is on stays, and nothing goes on it; where none is on yet, the same build-up is begun anew."),
+            "Washed and walked again. What is on stays; what of the build-up is not on yet goes on after, and where all of it is, nothing does."),
     RESEAL("Reseal", "The film stays: it is washed and dulled, and its top coat goes on again."),
     REPAIR("Repair a patch", "A piece is taken down to the floor and built up again; what is beside it stays."),
     RECOAT("Recoat", "The old film comes off, and everything goes on anew.");

@@ -99,9 +99,7 @@ public record CycleReport(
 
     /** The layers of this cycle that are not on, in words. */
     private static String unfinished(ZoneFacts zone) {
-        List<LayerChoice> open = zone.layers().stream()
-                .filter(l -> zone.standing(LogEntry.Kind.COAT, l.id()).isEmpty())
-                .toList();
+        List<LayerChoice> open = zone.open();
         return open.isEmpty()
                         || open.size() == zone.layers().size() && zone.cycle().kind() == CycleKind.COAT
                 ? ""

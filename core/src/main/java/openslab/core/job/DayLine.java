@@ -70,7 +70,7 @@ final class DayLine {
                     .ifPresent(minutes -> bars.add(new RunningClock(
                             name + " batch in the bucket",
                             batch.at(),
-                            batch.at().plusSeconds(Math.round(minutes * 60)),
+                            LayerSchedule.after(batch.at(), minutes),
                             Mark.IN_HAND,
                             false)));
         }

@@ -1,6 +1,5 @@
 package openslab.core.job;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
@@ -70,13 +69,17 @@ final class LayerSchedule {
                 : OptionalDouble.empty();
     }
 
+    /** When a clock of so many minutes runs out, to the second. */
+    static Instant after(Instant from, double minutes) {
+        return from.plusSeconds(Math.round(minutes * 60));
+    }
+
     private static LayerReport.TimedClock clock(
             Clock clock, Optional<Instant> start, ProductSheet sheet, OptionalDouble slabC, UnitSystem system) {
         CureTime time = slabC.isPresent()
                 ? CureTime.of(sheet, clock, slabC.getAsDouble(), system)
                 : new CureTime(clock, Optional.empty(), NO_SLAB);
-        Optional<Instant> at = start.flatMap(
-                from -> time.minutes().map(m -> from.plus(Duration.ofSeconds(Math.round(m.base() * 60)))));
+        Optional<Instant> at = start.flatMap(from -> time.minutes().map(m -> after(from, m.base())));
         return new LayerReport.TimedClock(clock, clock.label(), time, at);
     }
 }

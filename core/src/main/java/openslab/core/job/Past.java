@@ -76,7 +76,8 @@ public final class Past {
     Ground ground() {
         return switch (now.kind()) {
             case COAT, REPAIR, RECOAT -> Ground.BARE;
-            case CLEAN -> film.isEmpty() ? Ground.BARE : Ground.FILM_KEPT;
+            // what is not on yet goes on its own build-up
+            case CLEAN -> film.isEmpty() ? Ground.BARE : now.layers().isEmpty() ? Ground.FILM_KEPT : Ground.OWN_FILM;
             case RESEAL -> isTheSame() ? Ground.OWN_FILM : Ground.OTHER_FILM;
         };
     }

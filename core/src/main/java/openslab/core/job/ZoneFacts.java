@@ -235,6 +235,13 @@ public final class ZoneFacts {
         return cycle().layers();
     }
 
+    /** What of this cycle's layers is not on yet, from the slab upward. */
+    public List<LayerChoice> open() {
+        return layers().stream()
+                .filter(l -> standing(LogEntry.Kind.COAT, l.id()).isEmpty())
+                .toList();
+    }
+
     /** What this cycle's work stands on. */
     public Ground ground() {
         return ground;

@@ -326,14 +326,17 @@ public final class Survey {
         if (worst == Verdict.GO) {
             return "Tested enough, and nothing found stands against this build-up.";
         }
-        Map<String, List<Finding>> byRule = sorted.stream()
-                .filter(f -> f.verdict() == worst)
+        return capital(briefs(sorted.stream().filter(f -> f.verdict() == worst).toList())) + ".";
+    }
+
+    /** What was found, each rule once, the first few of them: "water beads at C, likewise at D; no profile; and 2 more". */
+    public static String briefs(List<Finding> findings) {
+        Map<String, List<Finding>> byRule = findings.stream()
                 .collect(Collectors.groupingBy(Finding::rule, LinkedHashMap::new, Collectors.toList()));
         List<String> briefs = byRule.values().stream().map(Survey::brief).toList();
         String listed = String.join("; ", briefs.subList(0, Math.min(BRIEFS_IN_SUMMARY, briefs.size())));
         int rest = briefs.size() - BRIEFS_IN_SUMMARY;
-        String sentence = rest > 0 ? listed + "; and " + rest + " more" : listed;
-        return capital(sentence) + ".";
+        return rest > 0 ? listed + "; and " + rest + " more" : listed;
     }
 
     /** A sentence begins large, and pH stays pH. */

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -239,14 +240,12 @@ public class JobViews {
     record LogBook(long changes, List<LogView> log, Map<UUID, List<UUID>> photos) {}
 
     LogBook logBook(UUID id) {
-        return snapshot.of(() -> {
-            var job = store.get(id);
-            return new LogBook(
-                    job.changes(),
-                    newestFirst(jobs.reports(job, zones.of(id), clock.instant()).stream()
-                            .map(r -> log(r.stored(), everStood(job, r)))),
-                    photos.of(id));
-        });
+        return zones(
+                id,
+                (job, all) -> new LogBook(
+                        job.changes(),
+                        newestFirst(all.stream().map(r -> log(r.stored(), everStood(job, r)))),
+                        photos.of(id)));
     }
 
     private static List<LogView> newestFirst(Stream<List<LogView>> logs) {
@@ -255,15 +254,11 @@ public class JobViews {
                 .toList();
     }
 
-    /** What a job buys, for all its zones together. */
-    List<Buying> buying(UUID id) {
+    /** @param then what is made of all zones of a job while they stand still */
+    <T> T zones(UUID jobId, BiFunction<JobStore.StoredJob, List<Reported>, T> then) {
         return snapshot.of(() -> {
-            var job = store.get(id);
-            return JobBuying.of(
-                    jobs.reports(job, zones.of(id), clock.instant()).stream()
-                            .map(Reported::report)
-                            .toList(),
-                    job.facts().units());
+            var job = store.get(jobId);
+            return then.apply(job, jobs.reports(job, zones.of(jobId), clock.instant()));
         });
     }
 

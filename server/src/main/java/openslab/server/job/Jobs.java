@@ -218,18 +218,22 @@ public class Jobs {
                             choice.by(),
                             choice.why(),
                             choice.patch(),
-                            layersFor(choice.kind(), zone, facts.lies())));
+                            layersFor(choice.kind(), zone, facts)));
             return zoneId.toString();
         });
     }
 
-    /** What goes on: where nothing is on yet the same as was to, else the top coat, or everything that was laid with it. */
-    private List<ZoneStore.StoredLayer> layersFor(CycleKind kind, ZoneStore.StoredZone zone, List<Past.Laid> lies) {
+    /** What goes on: what is not on yet, the top coat again, or everything that was laid together. */
+    private List<ZoneStore.StoredLayer> layersFor(CycleKind kind, ZoneStore.StoredZone zone, ZoneFacts facts) {
+        List<Past.Laid> lies = facts.lies();
         if (lies.isEmpty()) {
             return again(zone.layers());
         }
         return switch (kind) {
-            case COAT, CLEAN -> List.of();
+            case COAT, CLEAN ->
+                zone.layers().stream()
+                        .filter(l -> facts.open().stream().anyMatch(o -> o.id().equals(l.id())))
+                        .toList();
             case RESEAL ->
                 lies.stream()
                         .filter(l -> l.layer().sheet().broadcast().isEmpty())

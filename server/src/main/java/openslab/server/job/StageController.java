@@ -8,6 +8,7 @@ import openslab.core.floor.Outline;
 import openslab.core.floor.Shape;
 import openslab.core.job.Conduct;
 import openslab.core.job.CycleReport;
+import openslab.core.job.JobBuying;
 import openslab.core.job.LayerReport;
 import openslab.core.job.ServiceReport;
 import openslab.core.job.ZoneReport;
@@ -86,26 +87,32 @@ class StageController {
     }
 
     private LayerStage readLayer(UUID jobId, UUID zoneId, String layerId) {
-        Optional<Buying> buying = views.buying(jobId).stream()
-                .filter(b -> b.uses().stream()
-                        .anyMatch(u ->
-                                u.zone().equals(zoneId.toString()) && u.layer().equals(layerId)))
-                .findFirst();
-        return views.zone(jobId, zoneId, z -> {
-            ZoneReport r = z.zone().report();
-            List<LayerReport> layer =
-                    r.layers().stream().filter(l -> l.id().equals(layerId)).toList();
-            if (layer.isEmpty()) {
-                throw new NotHere("layerId", layerId);
-            }
+        return views.zones(jobId, (job, all) -> {
+            Reported zone = all.stream()
+                    .filter(z -> z.stored().id().equals(zoneId))
+                    .findFirst()
+                    .orElseThrow(() -> new NotHere("zoneId", zoneId));
+            LayerReport layer = zone.report().layers().stream()
+                    .filter(l -> l.id().equals(layerId))
+                    .findFirst()
+                    .orElseThrow(() -> new NotHere("layerId", layerId));
+            Optional<Buying> buying =
+                    JobBuying.of(
+                                    all.stream().map(Reported::report).toList(),
+                                    job.facts().units())
+                            .stream()
+                            .filter(b -> b.uses().stream()
+                                    .anyMatch(u -> u.zone().equals(zoneId.toString())
+                                            && u.layer().equals(layerId)))
+                            .findFirst();
             return new LayerStage(
-                    z.job().changes(),
+                    job.changes(),
                     new OneLayer(
-                            layer,
-                            r.conduct().stream()
+                            List.of(layer),
+                            zone.report().conduct().stream()
                                     .filter(s -> s.subject().equals(layerId))
                                     .toList()),
-                    views.layers(z.zone().stored()).stream()
+                    views.layers(zone.stored()).stream()
                             .filter(l -> l.id().equals(layerId))
                             .toList(),
                     buying);
