@@ -151,6 +151,19 @@ public class ConductTest {
                 .anyMatch(s -> s.id().equals("vacuum") && s.done().isPresent() && s.progress() == Progress.WAITING));
     }
 
+    /** Thousands of steps with a reason each: a plan is worked out as often as something decides it, and not for each of them. */
+    @Test
+    public void a_long_log_of_noted_steps_is_judged_as_each_of_them_is() {
+        var story = new Stories().surveyed();
+        for (int i = 0; i < 3000; i++) {
+            LogEntry e = new Stories().done(2 + i / 100.0, "vacuum", "").last();
+            story.kept(new LogEntry(e.key(), e.kind(), e.subject(), "", e.at(), "Wren", "Because", e.values()));
+        }
+        var stood = story.at(40).conduct();
+        assertEquals(stood.size(), 3000);
+        assertTrue(stood.stream().allMatch(s -> s.findings().get(0).rule().equals("before-a-gate")));
+    }
+
     /** A test, a gate and a defect that are no more, and a reading that lacks what is asked today. */
     @Test
     public void what_names_something_that_is_no_more_is_kept_and_counts_for_nothing() {

@@ -19,6 +19,7 @@ import openslab.core.course.Gate;
 import openslab.core.course.Staging;
 import openslab.core.course.Step;
 import openslab.core.cure.CureTime;
+import openslab.core.prep.Gates;
 import openslab.core.product.Clock;
 import openslab.core.product.Liquid;
 import openslab.core.quantity.Dimension;
@@ -69,6 +70,14 @@ public final class Conduct {
     private final Optional<Limits> limits;
     /** When anything was learnt of the floor, in order: coats tell nothing of it. */
     private final long[] learnt;
+    /** When anything was learnt that decides how the floor is prepared, in order. */
+    private final long[] planned;
+
+    private final Set<String> keys;
+    private final Map<Planned, PrepLog.Run> courses = new HashMap<>();
+
+    /** A plan is the same as long as nothing was learnt that decides it. */
+    private record Planned(int known, String method) {}
 
     private final Map<Integer, State> states = new HashMap<>();
     private Optional<PrepLog.Run> today = Optional.empty();
@@ -90,15 +99,23 @@ public final class Conduct {
         this.system = system;
         this.buildUp = buildUp;
         this.limits = buildUp.limits();
-        this.learnt = zone.standing().stream()
-                .filter(e -> !isCoat(e))
-                .mapToLong(e -> e.at().toEpochMilli())
-                .sorted()
-                .toArray();
+        this.learnt = moments(zone.standing().stream().filter(e -> !isCoat(e)));
+        this.planned = moments(zone.everStood().stream().filter(e -> decidesMethod(e)));
+        this.keys = zone.standing().stream().map(LogEntry::key).collect(Collectors.toSet());
     }
 
     private static boolean isCoat(LogEntry e) {
         return e.kind() == LogEntry.Kind.COAT || e.kind() == LogEntry.Kind.BATCH;
+    }
+
+    /** What is found, tried or laid decides the method; what is done by it does not. */
+    private boolean decidesMethod(LogEntry e) {
+        return switch (e.kind()) {
+            case READING, AREA, PLACE, SET -> true;
+            case COAT -> e.cycle() < zone.cycle().number();
+            case GATE -> e.subject().equals(Gates.PATCH);
+            default -> false;
+        };
     }
 
     /** The same, where preparation and survey as they stand today have been worked out already. */
@@ -112,17 +129,27 @@ public final class Conduct {
         return then == zone && today.isPresent() ? today.get() : PrepLog.run(then, buildUp.profileNeed(), system);
     }
 
-    private State state(Instant at) {
+    /** How many of {@code sorted} are not after {@code at}. */
+    private static int upTo(long[] sorted, Instant at) {
         int known = 0;
-        int beyond = learnt.length;
+        int beyond = sorted.length;
         while (known < beyond) {
             int middle = (known + beyond) >>> 1;
-            if (learnt[middle] <= at.toEpochMilli()) {
+            if (sorted[middle] <= at.toEpochMilli()) {
                 known = middle + 1;
             } else {
                 beyond = middle;
             }
         }
+        return known;
+    }
+
+    private static long[] moments(Stream<LogEntry> entries) {
+        return entries.mapToLong(e -> e.at().toEpochMilli()).sorted().toArray();
+    }
+
+    private State state(Instant at) {
+        int known = upTo(learnt, at);
         State there = states.get(known);
         if (there == null) {
             ZoneFacts then = known == learnt.length ? zone : zone.asOf(at);
@@ -402,11 +429,10 @@ public final class Conduct {
     }
 
     private List<Finding> deed(LogEntry e) {
-        ZoneFacts then = zone.asOf(e.at());
-        boolean logged = then.standing().stream().anyMatch(s -> s.key().equals(e.key()));
-        ZoneFacts with = logged ? then : then.with(e);
         var findings = new ArrayList<Finding>();
-        PrepLog.Run run = PrepLog.runFor(with, e, buildUp.profileNeed(), system);
+        PrepLog.Run run = keys.contains(e.key())
+                ? courses.computeIfAbsent(new Planned(upTo(planned, e.at()), e.method()), k -> done(zone, e))
+                : done(zone.with(e), e);
         Course course = run.course();
         course.misfits().stream()
                 .filter(m -> m.deed().key().equals(e.key()))
@@ -414,9 +440,14 @@ public final class Conduct {
                 .map(m -> misfit(m, course))
                 .forEach(findings::add);
         if (e.kind() == LogEntry.Kind.BEGUN) {
-            unstaged(with, run.plan().steps(), e).ifPresent(findings::add);
+            unstaged(run.plan().steps(), e).ifPresent(findings::add);
         }
         return findings;
+    }
+
+    /** How everything went by the plan of that hour. A course is read in order: what comes after a deed makes it fit no better. */
+    private PrepLog.Run done(ZoneFacts all, LogEntry e) {
+        return PrepLog.run(all, PrepLog.planFor(zone.asOf(e.at()), e, buildUp.profileNeed(), system), system);
     }
 
     private static Finding misfit(Course.Misfit m, Course course) {
@@ -442,8 +473,11 @@ public final class Conduct {
                 .orElse(deed.subject());
     }
 
-    private Optional<Finding> unstaged(ZoneFacts then, List<Step> steps, LogEntry e) {
-        Staging staging = Staging.of(steps, PrepLog.ticks(then), e.at());
+    private Optional<Finding> unstaged(List<Step> steps, LogEntry e) {
+        List<Staging.Tick> ticked = PrepLog.ticks(zone).stream()
+                .filter(t -> !t.at().isAfter(e.at()))
+                .toList();
+        Staging staging = Staging.of(steps, ticked, e.at());
         return steps.stream()
                 .filter(s -> s.id().equals(e.subject()))
                 .findFirst()

@@ -92,15 +92,15 @@ final class PrepLog {
         return run(zone, plan, system);
     }
 
-    /** As it would be by the method that an entry was done for; as it is where the entry does not say. */
-    static Run runFor(ZoneFacts zone, LogEntry e, ProfileNeed need, UnitSystem system) {
-        Optional<PrepMethod> method = PrepMethods.find(e.method());
-        return method.isEmpty()
-                ? run(zone, need, system)
-                : run(zone, whole(PrepPlan.by(method.get(), condition(zone), need), zone, system), system);
+    /** By the method that an entry was done for; as the zone has it where the entry does not say. */
+    static PrepPlan planFor(ZoneFacts zone, LogEntry e, ProfileNeed need, UnitSystem system) {
+        return PrepMethods.find(e.method())
+                .map(m -> whole(PrepPlan.by(m, condition(zone), need), zone, system))
+                .orElseGet(() -> plan(zone, need, system));
     }
 
-    private static Run run(ZoneFacts zone, PrepPlan plan, UnitSystem system) {
+    /** How everything that was logged went by a plan. */
+    static Run run(ZoneFacts zone, PrepPlan plan, UnitSystem system) {
         String method = plan.method().map(PrepMethod::id).orElse("");
         List<Deed> deeds = zone.standing().stream()
                 .filter(e -> isFor(e, method))
