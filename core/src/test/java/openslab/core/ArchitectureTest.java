@@ -2,6 +2,7 @@ package openslab.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -58,6 +59,11 @@ public class ArchitectureTest {
                         .check(CORE);
             }
         }
+    }
+
+    @Test
+    public void no_two_packages_know_one_another() {
+        slices().matching("openslab.core.(**)").should().beFreeOfCycles().check(CORE);
     }
 
     @Test

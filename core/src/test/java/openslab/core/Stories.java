@@ -41,9 +41,9 @@ import openslab.core.product.TemperatureCurve;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Limits;
-import openslab.core.survey.TestMethods;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.instrument.Instrument;
+import openslab.core.survey.method.TestMethods;
 
 /** A zone as a test tells its story: invented sheets with round numbers, and a log that grows. */
 public final class Stories {

@@ -17,13 +17,13 @@ import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestMethod;
-import openslab.core.survey.TestMethods;
 import openslab.core.survey.Verdict;
+import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.CalciumChloride;
 import openslab.core.survey.method.InSlabHumidity;
 import openslab.core.survey.method.PullOff;
+import openslab.core.survey.method.TestMethods;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -424,7 +424,7 @@ public class SurveyTest {
     @Test
     public void one_reading_short_is_hold_and_says_which() {
         var story = new Stories().surveyed();
-        var first = story.facts().survey().newest("calcium-chloride").orElseThrow();
+        var first = story.facts().survey().found().newest("calcium-chloride").orElseThrow();
         var entry = story.facts().log().stream()
                 .filter(e -> e.key().equals(first.key()))
                 .findFirst()

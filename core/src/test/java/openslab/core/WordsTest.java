@@ -20,8 +20,8 @@ import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Site;
-import openslab.core.survey.TestMethods;
 import openslab.core.survey.area.Defect;
+import openslab.core.survey.method.TestMethods;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -65,7 +65,8 @@ public class WordsTest {
                 .reading(0, method, "A", values)
                 .facts()
                 .survey()
-                .readings()
+                .found()
+                .all()
                 .get(0);
         var site = new Site(Stories.LIMITS, Substrate.BARE_CONCRETE, 80, UnitSystem.US, Stories.START);
         assertEquals(TestMethods.of(method).found(reading, site), words);

@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.zip.GZIPInputStream;
-import openslab.core.survey.TestMethods;
+import openslab.core.survey.method.TestMethods;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
 import org.testng.annotations.AfterClass;

@@ -8,7 +8,7 @@ import openslab.core.product.Exposure;
 import openslab.core.quantity.Bound;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
-import openslab.core.survey.Survey;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Verdict;
 import openslab.core.survey.method.SlipResistance;
 import openslab.core.survey.method.SurfaceResistance;
@@ -32,7 +32,7 @@ public final class UseAsks {
     private UseAsks() {}
 
     /** @param finished everything that was read since the top coat went on */
-    public static List<Asked> of(Use use, Exposure exposure, Survey finished) {
+    public static List<Asked> of(Use use, Exposure exposure, Readings finished) {
         var asked = new ArrayList<Asked>();
         friction(use, exposure).ifPresent(need -> asked.add(slip(need, finished)));
         if (use == Use.LABORATORY) {
@@ -50,7 +50,7 @@ public final class UseAsks {
         };
     }
 
-    private static Asked slip(double need, Survey finished) {
+    private static Asked slip(double need, Readings finished) {
         Bound least = Bound.atLeast(need, Unit.ONE);
         Optional<Double> worst = finished.current(SlipResistance.ID).stream()
                 .filter(r -> r.choice("wet").equals("wet"))
@@ -66,7 +66,7 @@ public final class UseAsks {
                 A3263);
     }
 
-    private static Asked resistance(Survey finished) {
+    private static Asked resistance(Readings finished) {
         Bound most = Bound.below(1e9, Unit.GIGOHM);
         Optional<Double> worst = finished.current(SurfaceResistance.ID).stream()
                 .map(r -> r.number("ohms"))

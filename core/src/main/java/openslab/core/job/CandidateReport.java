@@ -12,8 +12,8 @@ import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.Verdict;
+import openslab.core.survey.judge.Survey;
 
 /**
  * What the same floor means for one build-up that might go on it.

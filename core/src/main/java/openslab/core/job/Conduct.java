@@ -32,10 +32,10 @@ import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.Verdict;
+import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.Climate;
 
 /**
@@ -253,7 +253,7 @@ public final class Conduct {
         if (limits.isEmpty()) {
             return List.of();
         }
-        if (then.survey().newest(Climate.ID).isEmpty()) {
+        if (then.survey().found().newest(Climate.ID).isEmpty()) {
             return List.of(Finding.of("climate" + Survey.MISSING)
                     .measured("never read")
                     .needed("air and slab read before the first stir", OURS)

@@ -10,8 +10,8 @@ import openslab.core.quantity.Show;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Standing;
-import openslab.core.survey.Survey;
 import openslab.core.survey.Verdict;
+import openslab.core.survey.judge.Survey;
 
 /** Every clock of a zone as a bar, and the one that needs attention first. */
 final class DayLine {
@@ -57,7 +57,7 @@ final class DayLine {
     }
 
     private static Instant readAt(Survey survey, Finding finding) {
-        return survey.readings().stream()
+        return survey.found().all().stream()
                 .filter(r -> r.place().equals(finding.place()) && finding.rule().startsWith(r.method()))
                 .map(Reading::at)
                 .max(Comparator.naturalOrder())

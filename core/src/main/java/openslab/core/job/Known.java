@@ -5,8 +5,8 @@ import java.util.Map;
 import openslab.core.prep.PrepMethods;
 import openslab.core.quantity.Field;
 import openslab.core.survey.TestMethod;
-import openslab.core.survey.TestMethods;
 import openslab.core.survey.area.Defect;
+import openslab.core.survey.method.TestMethods;
 
 /**
  * Whether an entry still means something. Log entries outlive the methods they were made with: one that names a test, a gate or a

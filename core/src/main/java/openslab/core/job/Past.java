@@ -8,8 +8,8 @@ import java.util.Optional;
 import java.util.Set;
 import openslab.core.floor.Ground;
 import openslab.core.survey.TestMethod;
-import openslab.core.survey.TestMethods;
 import openslab.core.survey.area.Defect;
+import openslab.core.survey.method.TestMethods;
 
 /** What the cycles before this one left: the film that lies on the floor, and which of their findings still hold. */
 public final class Past {

@@ -8,7 +8,7 @@ import openslab.core.care.Reseal;
 import openslab.core.care.UseAsks;
 import openslab.core.product.Clock;
 import openslab.core.quantity.UnitSystem;
-import openslab.core.survey.Survey;
+import openslab.core.survey.Readings;
 
 /**
  * Return to service and the day it is due again.
@@ -73,8 +73,8 @@ public record ServiceReport(
     }
 
     /** What was read since the top coat went on: before that it was another floor. */
-    private static Survey finished(ZoneFacts zone, Optional<Instant> coated) {
-        return new Survey(zone.survey().readings().stream()
+    private static Readings finished(ZoneFacts zone, Optional<Instant> coated) {
+        return new Readings(zone.survey().found().all().stream()
                 .filter(r -> coated.map(at -> !r.at().isBefore(at)).orElse(false))
                 .toList());
     }

@@ -28,12 +28,12 @@ import openslab.core.quantity.Value;
 import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Standing;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestMethod;
-import openslab.core.survey.TestMethods;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.area.DefectArea;
+import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.Climate;
+import openslab.core.survey.method.TestMethods;
 import openslab.core.survey.place.Placement;
 
 /**
@@ -322,7 +322,7 @@ public final class ZoneFacts {
     private static List<Standing.Out> standingTests(List<LogEntry> unstruck, Survey survey) {
         return unstruck.stream()
                 .filter(e -> e.kind() == LogEntry.Kind.SET)
-                .filter(e -> survey.all(e.subject()).stream()
+                .filter(e -> survey.found().all(e.subject()).stream()
                         .noneMatch(r -> r.place().equals(e.place()) && !r.at().isBefore(e.at())))
                 .flatMap(e -> {
                     TestMethod method = TestMethods.of(e.subject());

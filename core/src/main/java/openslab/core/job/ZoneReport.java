@@ -25,9 +25,9 @@ import openslab.core.survey.Limits;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
 import openslab.core.survey.Standing;
-import openslab.core.survey.Survey;
 import openslab.core.survey.Verdict;
-import openslab.core.survey.area.Areas;
+import openslab.core.survey.judge.Areas;
+import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.Climate;
 import openslab.core.survey.place.Placement;
 

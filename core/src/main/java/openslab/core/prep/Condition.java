@@ -9,8 +9,8 @@ import java.util.Optional;
 import java.util.Set;
 import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
-import openslab.core.survey.Survey;
 import openslab.core.survey.area.Defect;
+import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.OldFloor;
 import openslab.core.survey.method.ProfileComparison;
 import openslab.core.survey.method.WalkOver;
@@ -71,23 +71,23 @@ public record Condition(
                 .forEach(a -> found.add(a.area().defect()));
         BY_SIGN.forEach((sign, usual) -> {
             boolean drawn = found.stream().anyMatch(d -> d.sign().equals(sign));
-            if (!drawn && survey.seen(sign).orElse(false)) {
+            if (!drawn && survey.found().seen(sign).orElse(false)) {
                 found.add(usual);
             }
         });
-        var drops = survey.current("water-drop");
+        var drops = survey.found().current("water-drop");
         Optional<Boolean> beads = drops.isEmpty()
                 ? Optional.empty()
                 : Optional.of(drops.stream().anyMatch(r -> r.choice("drop").equals("beads")));
-        Optional<Double> csp = survey.newest(ProfileComparison.ID).map(r -> r.number("csp"));
+        Optional<Double> csp = survey.found().newest(ProfileComparison.ID).map(r -> r.number("csp"));
         return new Condition(
                 substrate,
                 ground,
                 found,
                 beads,
                 csp,
-                survey.newest(WalkOver.ID).isPresent(),
-                OldFloor.bars(survey, substrate));
+                survey.found().newest(WalkOver.ID).isPresent(),
+                OldFloor.bars(survey.found(), substrate));
     }
 
     /** Whether somebody walked the floor and, where it can drink, dropped water on it. What lies on a film of ours is known. */

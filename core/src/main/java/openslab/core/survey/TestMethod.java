@@ -5,7 +5,6 @@ import java.util.Optional;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.survey.instrument.InstrumentKind;
-import openslab.core.survey.map.Mapped;
 
 /** A way of testing a floor. A new one is one new class in {@code survey.method} and one line in {@link TestMethods}. */
 public interface TestMethod {
@@ -28,7 +27,7 @@ public interface TestMethod {
     TestCount count();
 
     /** Whether the zone is not known well enough without it: because a sheet asks, or because something else was found. */
-    default boolean asked(Survey survey, Site site) {
+    default boolean asked(Readings read, Site site) {
         return true;
     }
 
@@ -62,7 +61,7 @@ public interface TestMethod {
     }
 
     /** What its readings mean side by side, beyond what each of them means. */
-    default List<Finding> compare(Survey survey, Site site) {
+    default List<Finding> compare(Readings read, Site site) {
         return List.of();
     }
 

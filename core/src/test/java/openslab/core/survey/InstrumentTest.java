@@ -13,6 +13,8 @@ import openslab.core.Cases;
 import openslab.core.Stories;
 import openslab.core.job.Mark;
 import openslab.core.survey.instrument.Instrument;
+import openslab.core.survey.judge.Survey;
+import openslab.core.survey.method.TestMethods;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 

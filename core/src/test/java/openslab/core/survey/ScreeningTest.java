@@ -14,9 +14,10 @@ import java.util.Random;
 import openslab.core.survey.instrument.Instrument;
 import openslab.core.survey.instrument.Quantity;
 import openslab.core.survey.instrument.Sample;
-import openslab.core.survey.instrument.SampleCheck;
-import openslab.core.survey.instrument.Screening;
-import openslab.core.survey.instrument.Screening.Screened;
+import openslab.core.survey.instrument.check.SampleCheck;
+import openslab.core.survey.instrument.check.Screening;
+import openslab.core.survey.instrument.check.Screening.Screened;
+import openslab.core.survey.method.TestMethods;
 import org.testng.annotations.Test;
 
 /** Samples of one channel: what counts, and what is set aside with which reason. */

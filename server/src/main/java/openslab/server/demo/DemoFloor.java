@@ -11,7 +11,9 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Supplier;
 import openslab.core.floor.Outline;
-import openslab.server.job.Forms;
+import openslab.server.form.CycleForm;
+import openslab.server.form.LayerForm;
+import openslab.server.form.LogForm;
 import openslab.server.job.Jobs;
 
 /** One zone of one job, as a story is told about it, hours before or after now. */
@@ -83,7 +85,7 @@ final class DemoFloor {
                 job,
                 zone,
                 UUID.randomUUID(),
-                new Forms.LogForm("AREA", defect, name, at.toString(), WREN, "", Map.of(), null, ring));
+                new LogForm("AREA", defect, name, at.toString(), WREN, "", Map.of(), null, ring));
         return this;
     }
 
@@ -121,7 +123,7 @@ final class DemoFloor {
 
     /** The zone's next cycle. @param patch of a repair; empty otherwise */
     DemoFloor next(String kind, String why, String patch) {
-        jobs.begin(job, zone, seen.get(), new Forms.CycleForm(kind, at.toString(), TAMSIN, why, patch));
+        jobs.begin(job, zone, seen.get(), new CycleForm(kind, at.toString(), TAMSIN, why, patch));
         return this;
     }
 
@@ -134,14 +136,13 @@ final class DemoFloor {
                 .truncatedTo(ChronoUnit.MINUTES)
                 .plus(Duration.ofMinutes(Math.round(hoursFromNow * 60)))
                 .toString();
-        jobs.editLayer(job, zone, layer, seen.get(), new Forms.LayerForm(null, start));
+        jobs.editLayer(job, zone, layer, seen.get(), new LayerForm(null, start));
         return this;
     }
 
     private DemoFloor log(String kind, String subject, String place, String note, Map<String, String> values) {
         String by = kind.equals("READING") ? WREN : TAMSIN;
-        jobs.log(
-                job, zone, UUID.randomUUID(), new Forms.LogForm(kind, subject, place, at.toString(), by, note, values));
+        jobs.log(job, zone, UUID.randomUUID(), new LogForm(kind, subject, place, at.toString(), by, note, values));
         return this;
     }
 

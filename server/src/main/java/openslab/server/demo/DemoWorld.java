@@ -11,7 +11,8 @@ import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.server.floor.PlanForm;
 import openslab.server.floor.Plans;
-import openslab.server.job.Forms;
+import openslab.server.form.JobForm;
+import openslab.server.form.ZoneForm;
 import openslab.server.job.JobStore;
 import openslab.server.job.Jobs;
 import org.springframework.boot.ApplicationArguments;
@@ -66,7 +67,7 @@ class DemoWorld implements ApplicationRunner {
     private UUID job(String name, String client, String units) {
         return jobs.create(
                 UUID.randomUUID(),
-                new Forms.JobForm(
+                new JobForm(
                         name, client, "Saltmarsh Quay", "44.36", "-64.31", "America/Halifax", units, "INDOORS", false));
     }
 
@@ -79,8 +80,7 @@ class DemoWorld implements ApplicationRunner {
         UUID zone = jobs.addZone(
                 job,
                 seen(job),
-                new Forms.ZoneForm(
-                        name, shape, sides, substrate.name(), use.name(), "INDOORS", true, true, List.of(), CREW));
+                new ZoneForm(name, shape, sides, substrate.name(), use.name(), "INDOORS", true, true, List.of(), CREW));
         return new DemoFloor(jobs, clock, job, zone, () -> seen(job));
     }
 

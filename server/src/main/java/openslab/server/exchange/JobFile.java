@@ -3,7 +3,9 @@ package openslab.server.exchange;
 import java.util.List;
 import java.util.Map;
 import openslab.server.floor.PlanForm;
-import openslab.server.job.Forms;
+import openslab.server.form.JobForm;
+import openslab.server.form.LogForm;
+import openslab.server.form.ZoneForm;
 import openslab.server.product.SheetForm;
 
 /**
@@ -20,7 +22,7 @@ record JobFile(
         int formatVersion,
         String id,
         int revision,
-        Forms.JobForm job,
+        JobForm job,
         List<ZonePart> zones,
         PlanForm plan,
         Map<String, SheetForm> sheets) {
@@ -35,8 +37,7 @@ record JobFile(
      * @param layers of a file from before there were cycles: what goes on in the one there was; absent since
      * @param cycles oldest first
      */
-    record ZonePart(
-            String id, Forms.ZoneForm facts, List<LayerPart> layers, List<CyclePart> cycles, List<EntryPart> log) {}
+    record ZonePart(String id, ZoneForm facts, List<LayerPart> layers, List<CyclePart> cycles, List<EntryPart> log) {}
 
     /**
      * One time that the zone is worked on; its number is its place in the list.
@@ -49,5 +50,5 @@ record JobFile(
     record LayerPart(String id, String sheet, String plannedStart) {}
 
     /** @param photos JPEG or PNG as base64, each read only when it is written; absent where there are none */
-    record EntryPart(String key, Forms.LogForm entry, List<String> photos) {}
+    record EntryPart(String key, LogForm entry, List<String> photos) {}
 }

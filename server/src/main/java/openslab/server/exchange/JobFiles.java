@@ -22,9 +22,16 @@ import openslab.core.quantity.Value;
 import openslab.server.floor.PlanForm;
 import openslab.server.floor.PlanStore;
 import openslab.server.floor.Plans;
-import openslab.server.job.Forms;
+import openslab.server.form.CycleChoice;
+import openslab.server.form.CycleForm;
+import openslab.server.form.JobFacts;
+import openslab.server.form.JobForm;
+import openslab.server.form.LogForm;
+import openslab.server.form.LogScope;
+import openslab.server.form.PapersForm;
+import openslab.server.form.ZoneChoice;
+import openslab.server.form.ZoneForm;
 import openslab.server.job.JobStore;
-import openslab.server.job.JobViews;
 import openslab.server.job.Jobs;
 import openslab.server.job.LogStore;
 import openslab.server.job.PhotoStore;
@@ -96,7 +103,7 @@ class JobFiles {
                     .forEach(l -> used.put(l.digest(), sheets.of(l.digest()).form()));
             parts.add(new JobFile.ZonePart(
                     zone.id().toString(),
-                    JobViews.form(zone.choice()),
+                    ZoneForm.of(zone.choice()),
                     null,
                     zone.cycles().stream().map(JobFiles::part).toList(),
                     zone.log().stream().map(e -> part(e, pictures)).toList()));
@@ -107,7 +114,7 @@ class JobFiles {
                 JobFile.VERSION,
                 jobId.toString(),
                 job.version(),
-                JobViews.form(job.facts()),
+                JobForm.of(job.facts()),
                 parts,
                 plan.equals(PlanForm.EMPTY) ? null : plan,
                 used);
@@ -135,7 +142,7 @@ class JobFiles {
         e.values().forEach((field, value) -> typed.put(field, value.typed()));
         return new JobFile.EntryPart(
                 e.key(),
-                new Forms.LogForm(
+                new LogForm(
                         e.kind().name(),
                         e.subject(),
                         e.place(),
@@ -143,7 +150,7 @@ class JobFiles {
                         e.by(),
                         e.note(),
                         typed,
-                        e.instrument().map(Forms.PapersForm::of).orElse(null),
+                        e.instrument().map(PapersForm::of).orElse(null),
                         e.ring().isEmpty() ? null : e.ring(),
                         e.cycle(),
                         e.method().isEmpty() ? null : e.method()),
@@ -200,7 +207,7 @@ class JobFiles {
         private final JobFile file;
         private final UnaryOperator<String> renamed;
         private final UUID jobId;
-        private final Forms.JobFacts job;
+        private final JobFacts job;
         private final Set<UUID> keys = new HashSet<>();
 
         Taking(JobFile file, boolean asCopy) {
@@ -208,7 +215,7 @@ class JobFiles {
             renamed = asCopy ? fresh() : id -> id;
             jobId = uuid("id", file.id(), renamed);
             var facts = required("job", file.job());
-            job = at("job", () -> Forms.read(facts));
+            job = at("job", facts::read);
         }
 
         UUID store() {
@@ -260,9 +267,9 @@ class JobFiles {
         private ZoneStore.StoredCycle cycle(int number, JobFile.CyclePart part, String path) {
             required(path, part);
             boolean first = number == 1;
-            var form = new Forms.CycleForm(
+            var form = new CycleForm(
                     part.kind(), part.at(), first && part.by() == null ? "" : part.by(), part.why(), part.patch());
-            Forms.CycleChoice choice = at(path, () -> Forms.readKept(form, first, job.units(), jobs.latest()));
+            CycleChoice choice = at(path, () -> form.readKept(first, job.units(), jobs.latest()));
             return new ZoneStore.StoredCycle(
                     number,
                     choice.kind(),
@@ -287,7 +294,7 @@ class JobFiles {
         private void log(UUID zoneId, List<List<String>> layerIds, List<JobFile.EntryPart> parts, String path) {
             Map<UUID, String> places = new LinkedHashMap<>();
             var before = new HashSet<String>();
-            var scope = new Forms.LogScope(job.units(), layerIds, Collections.unmodifiableSet(before), jobs.latest());
+            var scope = new LogScope(job.units(), layerIds, Collections.unmodifiableSet(before), jobs.latest());
             var entries = new ArrayList<LogEntry>();
             for (int i = 0; i < parts.size(); i++) {
                 String here = path + ".log[" + i + "]";
@@ -298,9 +305,8 @@ class JobFiles {
                 }
                 var form = required(here + ".entry", entry.entry());
                 var strike = "STRIKE".equals(form.kind()) && form.subject() != null;
-                entries.add(at(
-                        here + ".entry",
-                        () -> Forms.read(entryKey, strike ? withSubject(form, renamed) : form, scope)));
+                entries.add(
+                        at(here + ".entry", () -> (strike ? withSubject(form, renamed) : form).read(entryKey, scope)));
                 before.add(entryKey.toString());
                 places.put(entryKey, here);
             }
@@ -348,9 +354,9 @@ class JobFiles {
         }
     }
 
-    private static Forms.ZoneChoice readZone(String path, Forms.ZoneForm form, Forms.JobFacts job) {
-        Forms.ZoneForm present = required(path, form);
-        return at(path, () -> Forms.read(present, job));
+    private static ZoneChoice readZone(String path, ZoneForm form, JobFacts job) {
+        ZoneForm present = required(path, form);
+        return at(path, () -> present.read(job));
     }
 
     private ZoneStore.StoredLayer layer(JobFile.LayerPart part, String path) {
@@ -377,8 +383,8 @@ class JobFiles {
         }
     }
 
-    private static Forms.LogForm withSubject(Forms.LogForm f, UnaryOperator<String> renamed) {
-        return new Forms.LogForm(
+    private static LogForm withSubject(LogForm f, UnaryOperator<String> renamed) {
+        return new LogForm(
                 f.kind(),
                 renamed.apply(f.subject()),
                 f.place(),

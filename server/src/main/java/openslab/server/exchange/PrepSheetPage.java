@@ -18,7 +18,7 @@ import openslab.core.job.ZoneReport;
 import openslab.core.prep.wash.WashMix;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
-import openslab.server.job.Forms;
+import openslab.server.form.JobFacts;
 
 /** The preparation of a zone on paper, for a crew: what lies ready, each step with its mix, its caution and its gate. */
 final class PrepSheetPage {
@@ -30,7 +30,7 @@ final class PrepSheetPage {
         sheet.steps().forEach(s -> sheets.put(s.id(), s));
     }
 
-    static String of(Forms.JobFacts job, ZoneReport zone, PrepSheet sheet, Instant now) {
+    static String of(JobFacts job, ZoneReport zone, PrepSheet sheet, Instant now) {
         var page = new PrintedPage(job, "Preparation sheet", now);
         return new PrepSheetPage(page, sheet).written(zone, sheet);
     }

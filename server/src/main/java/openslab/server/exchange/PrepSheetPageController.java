@@ -1,8 +1,6 @@
 package openslab.server.exchange;
 
-import java.time.Clock;
 import java.util.UUID;
-import openslab.server.job.Jobs;
 import openslab.server.prep.PrepSheets;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -17,13 +15,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/prep-sheets")
 class PrepSheetPageController {
     private final PrepSheets sheets;
-    private final Jobs jobs;
-    private final Clock clock;
 
-    PrepSheetPageController(PrepSheets sheets, Jobs jobs, Clock clock) {
+    PrepSheetPageController(PrepSheets sheets) {
         this.sheets = sheets;
-        this.jobs = jobs;
-        this.clock = clock;
     }
 
     @GetMapping(value = "/{jobId}/{zoneId}.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
@@ -31,7 +25,11 @@ class PrepSheetPageController {
         String page = sheets.read(
                 jobId,
                 zoneId,
-                r -> PrepSheetPage.of(r.job().facts(), jobs.report(r.job(), r.zone()), r.sheet(), clock.instant()));
+                r -> PrepSheetPage.of(
+                        r.zone().job().facts(),
+                        r.zone().report(),
+                        r.sheet(),
+                        r.zone().now()));
         return ResponseEntity.ok()
                 .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"preparation-sheet.pdf\"")
                 .body(Pdf.of(page));

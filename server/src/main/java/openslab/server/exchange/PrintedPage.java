@@ -7,7 +7,7 @@ import java.util.Locale;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Line;
 import openslab.core.quantity.UnitSystem;
-import openslab.server.job.Forms;
+import openslab.server.form.JobFacts;
 import openslab.server.store.Shipped;
 import org.springframework.web.util.HtmlUtils;
 
@@ -17,7 +17,7 @@ final class PrintedPage {
     private final StringBuilder out = new StringBuilder();
 
     /** @param title at its head and at the foot of every sheet of it */
-    PrintedPage(Forms.JobFacts job, String title, Instant now) {
+    PrintedPage(JobFacts job, String title, Instant now) {
         moment = DateTimeFormatter.ofPattern("d MMM uuuu HH:mm", Locale.ENGLISH).withZone(job.timeZone());
         boolean letter = job.units() == UnitSystem.US;
         raw("<html><head><title>");

@@ -18,8 +18,10 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import openslab.core.job.LogEntry;
 import openslab.core.quantity.InvalidInput;
-import openslab.core.survey.TestMethods;
-import openslab.server.job.Forms;
+import openslab.core.survey.method.TestMethods;
+import openslab.server.form.LogForm;
+import openslab.server.form.LogScope;
+import openslab.server.form.PapersForm;
 import openslab.server.job.JobStore;
 import openslab.server.job.Jobs;
 import openslab.server.job.LogStore;
@@ -240,7 +242,7 @@ class ReadingsCsv {
                     here++;
                     return;
                 }
-                LogEntry entry = Forms.read(key, form(cells), scope(zone));
+                LogEntry entry = form(cells).read(key, scope(zone));
                 fresh.computeIfAbsent(zone.id(), z -> new ArrayList<>()).add(entry);
                 lines.put(key, at);
                 known.add(entry.key());
@@ -278,7 +280,7 @@ class ReadingsCsv {
             }
         }
 
-        private Forms.LogForm form(Map<String, String> cells) {
+        private LogForm form(Map<String, String> cells) {
             Map<String, String> values = new TreeMap<>();
             cells.forEach((column, cell) -> {
                 int dot = column.indexOf('.');
@@ -291,10 +293,10 @@ class ReadingsCsv {
                 }
             });
             String instrument = cells.getOrDefault("instrument", "");
-            Optional<Forms.PapersForm> papers = instrument.isEmpty()
+            Optional<PapersForm> papers = instrument.isEmpty()
                     ? Optional.empty()
-                    : Optional.of(new Forms.PapersForm(instrument, cells.get("calibrated"), cells.get("good until")));
-            return new Forms.LogForm(
+                    : Optional.of(new PapersForm(instrument, cells.get("calibrated"), cells.get("good until")));
+            return new LogForm(
                     LogEntry.Kind.READING.name(),
                     cells.get("method"),
                     cells.getOrDefault("place", ""),
@@ -306,8 +308,8 @@ class ReadingsCsv {
                     null);
         }
 
-        private Forms.LogScope scope(ZoneStore.StoredZone zone) {
-            return new Forms.LogScope(job.facts().units(), Jobs.layerIds(zone.cycles()), Set.of(), jobs.latest());
+        private LogScope scope(ZoneStore.StoredZone zone) {
+            return new LogScope(job.facts().units(), Jobs.layerIds(zone.cycles()), Set.of(), jobs.latest());
         }
 
         /** The column that a form's field came from. */

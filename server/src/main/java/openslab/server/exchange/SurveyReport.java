@@ -8,11 +8,11 @@ import openslab.core.job.CandidateReport;
 import openslab.core.job.ZoneReport;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Standing;
-import openslab.core.survey.Survey;
 import openslab.core.survey.Verdict;
-import openslab.core.survey.area.Areas;
 import openslab.core.survey.instrument.Instrument;
-import openslab.server.job.Forms;
+import openslab.core.survey.judge.Areas;
+import openslab.core.survey.judge.Survey;
+import openslab.server.form.JobFacts;
 
 /** The survey of a job as a printed page: what was found where, what it means, and on request how each figure came about. */
 final class SurveyReport {
@@ -28,7 +28,7 @@ final class SurveyReport {
     record Surveyed(ZoneReport report, List<CandidateReport> candidates) {}
 
     /** @param working whether every figure shows its arithmetic */
-    static String of(Forms.JobFacts job, List<Surveyed> zones, Instant now, boolean working) {
+    static String of(JobFacts job, List<Surveyed> zones, Instant now, boolean working) {
         return new SurveyReport(new PrintedPage(job, "Slab survey", now), working).written(zones);
     }
 

@@ -5,7 +5,7 @@ import java.util.Locale;
 import openslab.core.floor.Box;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.job.ZoneReport;
-import openslab.core.survey.area.Areas;
+import openslab.core.survey.judge.Areas;
 import openslab.core.survey.place.Placement;
 import org.springframework.web.util.HtmlUtils;
 

@@ -3,7 +3,7 @@ package openslab.server.floor;
 import java.util.UUID;
 import openslab.core.floor.joint.SawCuts;
 import openslab.core.floor.plan.PlanReport;
-import openslab.server.job.Forms;
+import openslab.server.form.ZoneForm;
 import openslab.server.job.Jobs;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,7 +28,7 @@ class PlanController {
 
     record CornerForm(PlanForm.PlaceForm to) {}
 
-    record PlanZoneForm(String roomId, PlanForm.PlaceForm in, Forms.ZoneForm zone) {}
+    record PlanZoneForm(String roomId, PlanForm.PlaceForm in, ZoneForm zone) {}
 
     private final Plans plans;
 

@@ -12,6 +12,7 @@ import openslab.core.floor.plan.Flaws;
 import openslab.core.floor.plan.FloorPlan;
 import openslab.core.floor.plan.PlanReport;
 import openslab.core.quantity.UnitSystem;
+import openslab.server.job.DrawnFloors;
 import openslab.server.web.StaleWrite;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -19,7 +20,7 @@ import tools.jackson.databind.ObjectMapper;
 
 /** Plans, every revision kept: undoing and redoing move among them, and nothing is ever lost. */
 @Repository
-public class PlanStore {
+public class PlanStore implements DrawnFloors {
     /**
      * A job's plan as it stands.
      *
@@ -106,12 +107,13 @@ public class PlanStore {
                 .orElse(PlanForm.EMPTY);
     }
 
-    /** What follows from the plan that stands; reckoned once for each revision. */
+    /** Reckoned once for each revision. */
+    @Override
     public PlanReport report(UUID jobId, UnitSystem units) {
         return reported(jobId, units).report();
     }
 
-    /** What a zone's part of the plan that stands has to be made good. */
+    @Override
     public Flaws flaws(UUID jobId, String zoneId, UnitSystem units) {
         Reported known = reported(jobId, units);
         return known.flaws().computeIfAbsent(zoneId, z -> Flaws.of(known.plan(), known.report(), z, units));

@@ -26,7 +26,8 @@ import openslab.core.quantity.Refusal;
 import openslab.core.quantity.TapeText;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
-import openslab.server.job.Forms;
+import openslab.core.quantity.Value;
+import openslab.server.form.ZoneForm;
 import openslab.server.job.JobStore;
 import openslab.server.job.Jobs;
 import openslab.server.job.ZoneStore;
@@ -262,7 +263,7 @@ public class Plans {
     }
 
     /** Makes a part of the plan a zone of its own; answers its id. */
-    public UUID addZone(UUID jobId, Jobs.Seen seen, String roomId, PlanForm.PlaceForm in, Forms.ZoneForm zone) {
+    public UUID addZone(UUID jobId, Jobs.Seen seen, String roomId, PlanForm.PlaceForm in, ZoneForm zone) {
         var faults = new Faults();
         requireSaid(faults, "roomId", roomId, "a room of this plan");
         requireSaid(faults, "in", in, "a place in the part that is to be the zone");
@@ -309,7 +310,7 @@ public class Plans {
     }
 
     private static PlanForm.RoomForm room(ZoneStore.StoredZone zone, UnitSystem units) {
-        Shape shape = Shapes.of(zone.choice().shape(), Forms.bases(zone.choice().values()));
+        Shape shape = Shapes.of(zone.choice().shape(), Value.bases(zone.choice().values()));
         List<Corner> corners = shape.outline().corners();
         var runs = new ArrayList<PlanForm.RunForm>();
         double heading = 0;

@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import openslab.core.survey.instrument.Quantity;
-import openslab.core.survey.instrument.SampleCheck;
-import openslab.core.survey.instrument.Screening;
-import openslab.server.job.Forms;
+import openslab.core.survey.instrument.check.SampleCheck;
+import openslab.core.survey.instrument.check.Screening;
+import openslab.server.form.PapersForm;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -88,7 +88,7 @@ class InstrumentController {
     }
 
     private InstrumentView view(InstrumentStore.Stored i) {
-        var papers = new Forms.PapersForm(
+        var papers = new PapersForm(
                 i.name(), i.calibratedOn().toString(), i.calibrationDue().toString());
         return new InstrumentView(
                 i.id(),

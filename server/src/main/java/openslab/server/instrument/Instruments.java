@@ -18,7 +18,7 @@ import openslab.core.quantity.Refusal;
 import openslab.core.survey.instrument.InstrumentKind;
 import openslab.core.survey.instrument.Quantity;
 import openslab.core.survey.instrument.Sample;
-import openslab.server.job.Forms;
+import openslab.server.form.PapersForm;
 import openslab.server.store.Writes;
 import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.stereotype.Service;
@@ -27,7 +27,7 @@ import org.springframework.stereotype.Service;
 @Service
 class Instruments {
     /** @param papers name and certificate */
-    record InstrumentForm(String kind, String address, Forms.PapersForm papers) {}
+    record InstrumentForm(String kind, String address, PapersForm papers) {}
 
     /**
      * What came in, and how much of it was set aside for which reason.
@@ -91,7 +91,7 @@ class Instruments {
             faults.add("papers", null, "a name, and the days of its calibration");
         }
         faults.check();
-        var papers = Forms.readInstrument(faults, "papers.", form.papers());
+        var papers = form.papers().read(faults, "papers.");
         if (papers != null && store.taken(papers.name(), id)) {
             faults.add("papers.name", papers.name(), "a name that no other instrument has");
         }
@@ -106,8 +106,7 @@ class Instruments {
             throw new InvalidInput("address", typed, "an address such as http://192.168.1.20/probe");
         }
         Device.Description said = devices.describe(address);
-        return new InstrumentForm(
-                said.kind(), address, new Forms.PapersForm(said.name(), said.calibrated(), said.due()));
+        return new InstrumentForm(said.kind(), address, new PapersForm(said.name(), said.calibrated(), said.due()));
     }
 
     /** Takes over everything that the instrument wrote since the last time. */

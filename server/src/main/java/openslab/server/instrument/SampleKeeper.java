@@ -11,8 +11,8 @@ import java.util.TreeMap;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.survey.instrument.Quantity;
 import openslab.core.survey.instrument.Sample;
-import openslab.core.survey.instrument.Screening;
-import openslab.core.survey.instrument.Screening.Screened;
+import openslab.core.survey.instrument.check.Screening;
+import openslab.core.survey.instrument.check.Screening.Screened;
 
 /** Screens the samples of one instrument, channel by channel, and writes every one of them down. */
 final class SampleKeeper implements AutoCloseable {

@@ -15,7 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import openslab.core.survey.instrument.Quantity;
-import openslab.core.survey.instrument.Screening.Screened;
+import openslab.core.survey.instrument.check.Screening.Screened;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.support.GeneratedKeyHolder;
 import org.springframework.stereotype.Repository;

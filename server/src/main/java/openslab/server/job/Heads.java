@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import openslab.core.job.RunningClock;
 import openslab.core.job.ZoneReport;
+import openslab.server.form.ZoneForm;
 import org.springframework.stereotype.Component;
 
 /**
@@ -19,7 +20,7 @@ import org.springframework.stereotype.Component;
 @Component
 class Heads {
     /** A zone in short; {@code system} names what goes on it. */
-    record Zone(UUID id, Forms.ZoneForm facts, ZoneReport.Head report, String system) {}
+    record Zone(UUID id, ZoneForm facts, ZoneReport.Head report, String system) {}
 
     /** @param until it stays as it is before that, if nothing is written */
     private record Kept(long changes, Instant until, List<Zone> zones) {}
@@ -27,14 +28,12 @@ class Heads {
     /** More jobs than this nobody has on one rack. */
     private static final int MOST = 20_000;
 
-    private final ZoneStore zones;
-    private final Jobs jobs;
+    private final ZoneReader reader;
     private final Clock clock;
     private final Map<UUID, Kept> kept = new ConcurrentHashMap<>();
 
-    Heads(ZoneStore zones, Jobs jobs, Clock clock) {
-        this.zones = zones;
-        this.jobs = jobs;
+    Heads(ZoneReader reader, Clock clock) {
+        this.reader = reader;
         this.clock = clock;
     }
 
@@ -45,11 +44,11 @@ class Heads {
         if (known != null && known.changes() == job.changes() && now.isBefore(known.until())) {
             return known.zones();
         }
-        List<Reported> reports = jobs.reports(job, zones.of(job.id()), now);
+        List<KnownZone> reports = reader.of(job, now);
         List<Zone> heads = reports.stream()
                 .map(r -> new Zone(
                         r.stored().id(),
-                        JobViews.form(r.stored().choice()),
+                        ZoneForm.of(r.stored().choice()),
                         r.report().head(),
                         system(r.report())))
                 .toList();

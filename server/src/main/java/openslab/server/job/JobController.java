@@ -6,6 +6,11 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
 import java.util.UUID;
 import openslab.core.job.ZoneReport;
+import openslab.server.form.CycleForm;
+import openslab.server.form.JobForm;
+import openslab.server.form.LayerForm;
+import openslab.server.form.LogForm;
+import openslab.server.form.ZoneForm;
 import openslab.server.web.Brief;
 import openslab.server.web.WireFormat;
 import openslab.server.web.Workings;
@@ -32,13 +37,15 @@ class JobController {
     private static final String SEEN = "If-Match";
 
     private final Jobs jobs;
+    private final ZoneReader reader;
     private final JobViews views;
     private final JobWatch watch;
     private final Workings workings;
 
-    JobController(Jobs jobs, JobViews views, JobWatch watch, Workings workings) {
+    JobController(Jobs jobs, ZoneReader reader, JobViews views, JobWatch watch, Workings workings) {
         this.workings = workings;
         this.jobs = jobs;
+        this.reader = reader;
         this.views = views;
         this.watch = watch;
     }
@@ -86,7 +93,7 @@ class JobController {
     @Brief
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    JobViews.HeadView create(@RequestHeader(KEY) UUID key, @RequestBody Forms.JobForm form) {
+    JobViews.HeadView create(@RequestHeader(KEY) UUID key, @RequestBody JobForm form) {
         return views.head(jobs.create(key, form));
     }
 
@@ -96,7 +103,7 @@ class JobController {
             @PathVariable UUID jobId,
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
-            @RequestBody Forms.JobForm form) {
+            @RequestBody JobForm form) {
         jobs.edit(jobId, Jobs.Seen.of(key, version), form);
         return views.head(jobId);
     }
@@ -108,7 +115,7 @@ class JobController {
             @PathVariable UUID jobId,
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
-            @RequestBody Forms.ZoneForm form) {
+            @RequestBody ZoneForm form) {
         jobs.addZone(jobId, Jobs.Seen.of(key, version), form);
         return views.head(jobId);
     }
@@ -120,7 +127,7 @@ class JobController {
             @PathVariable UUID zoneId,
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
-            @RequestBody Forms.ZoneForm form) {
+            @RequestBody ZoneForm form) {
         jobs.editZone(jobId, zoneId, Jobs.Seen.of(key, version), form);
         return views.head(jobId);
     }
@@ -133,7 +140,7 @@ class JobController {
             @PathVariable String layerId,
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
-            @RequestBody Forms.LayerForm form) {
+            @RequestBody LayerForm form) {
         jobs.editLayer(jobId, zoneId, layerId, Jobs.Seen.of(key, version), form);
         return views.head(jobId);
     }
@@ -147,7 +154,7 @@ class JobController {
             @PathVariable UUID zoneId,
             @RequestHeader(KEY) UUID key,
             @RequestHeader(SEEN) String version,
-            @RequestBody Forms.CycleForm form) {
+            @RequestBody CycleForm form) {
         jobs.begin(jobId, zoneId, Jobs.Seen.of(key, version), form);
         return views.head(jobId);
     }
@@ -155,7 +162,7 @@ class JobController {
     /** A zone as one of its cycles left it. */
     @GetMapping("/{jobId}/zones/{zoneId}/cycles/{number}")
     ZoneReport past(@PathVariable UUID jobId, @PathVariable UUID zoneId, @PathVariable int number) {
-        return jobs.past(jobId, zoneId, number);
+        return reader.past(jobId, zoneId, number);
     }
 
     /** Takes the newest cycle back, if nothing was done in it. */
@@ -179,7 +186,7 @@ class JobController {
             @PathVariable UUID jobId,
             @PathVariable UUID zoneId,
             @RequestHeader(KEY) UUID key,
-            @RequestBody Forms.LogForm form) {
+            @RequestBody LogForm form) {
         jobs.log(jobId, zoneId, key, form);
         return new JobViews.Logged(key, views.head(jobId));
     }

@@ -10,6 +10,8 @@ import java.util.Optional;
 import java.util.UUID;
 import openslab.core.air.Place;
 import openslab.core.quantity.UnitSystem;
+import openslab.server.form.JobFacts;
+import openslab.server.form.Setting;
 import openslab.server.web.NotHere;
 import openslab.server.web.StaleWrite;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -20,7 +22,7 @@ import org.springframework.stereotype.Repository;
 public class JobStore {
     /** A job as it is stored. */
     /** @param changes counts what was written about it, of whatever kind */
-    public record StoredJob(UUID id, Forms.JobFacts facts, int version, long changes) {}
+    public record StoredJob(UUID id, JobFacts facts, int version, long changes) {}
 
     private record JobRow(
             UUID id,
@@ -38,14 +40,14 @@ public class JobStore {
         StoredJob toDomain() {
             return new StoredJob(
                     id,
-                    new Forms.JobFacts(
+                    new JobFacts(
                             name,
                             client,
                             place,
                             latitude == null ? Optional.empty() : Optional.of(new Place.Position(latitude, longitude)),
                             ZoneId.of(timeZone),
                             UnitSystem.valueOf(units),
-                            Forms.Setting.valueOf(setting),
+                            Setting.valueOf(setting),
                             archived),
                     version,
                     changes);
@@ -81,7 +83,7 @@ public class JobStore {
         return find(id).orElseThrow(() -> new NotHere("jobId", id));
     }
 
-    public void insert(UUID id, Forms.JobFacts f, int version) {
+    public void insert(UUID id, JobFacts f, int version) {
         bound(
                         """
                 insert into job (id, name, client, place, latitude, longitude, time_zone, units, setting, archived, version, created_at)
@@ -93,7 +95,7 @@ public class JobStore {
                 .update();
     }
 
-    public void update(UUID id, Forms.JobFacts f) {
+    public void update(UUID id, JobFacts f) {
         bound(
                         """
                 update job set name = :name, client = :client, place = :place, latitude = :latitude, longitude = :longitude,
@@ -104,7 +106,7 @@ public class JobStore {
                 .update();
     }
 
-    private JdbcClient.StatementSpec bound(String sql, UUID id, Forms.JobFacts f) {
+    private JdbcClient.StatementSpec bound(String sql, UUID id, JobFacts f) {
         return db.sql(sql)
                 .param("id", id)
                 .param("name", f.name())

@@ -8,10 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.UUID;
-import java.util.function.BiFunction;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import openslab.core.course.work.Work;
@@ -20,14 +17,15 @@ import openslab.core.job.JobBuying;
 import openslab.core.job.LogEntry;
 import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
-import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.mix.Buying;
 import openslab.core.prep.Things;
 import openslab.core.prep.Works;
 import openslab.core.survey.Finding;
-import openslab.core.survey.TestMethods;
 import openslab.core.survey.area.Defect;
+import openslab.core.survey.method.TestMethods;
+import openslab.server.form.JobForm;
+import openslab.server.form.ZoneForm;
 import openslab.server.product.SheetStore;
 import openslab.server.store.Snapshot;
 import org.springframework.stereotype.Component;
@@ -56,7 +54,7 @@ public class JobViews {
     record JobView(
             UUID id,
             int version,
-            Forms.JobForm facts,
+            JobForm facts,
             Instant now,
             List<ZoneView> zones,
             List<Buying> buying,
@@ -68,15 +66,15 @@ public class JobViews {
      *
      * @param changes counts what was written about the job, of whatever kind
      */
-    record HeadView(UUID id, int version, long changes, Forms.JobForm facts, Instant now, List<ZoneHead> zones) {}
+    record HeadView(UUID id, int version, long changes, JobForm facts, Instant now, List<ZoneHead> zones) {}
 
-    record ZoneHead(UUID id, Forms.ZoneForm facts, ZoneReport.Head report) {}
+    record ZoneHead(UUID id, ZoneForm facts, ZoneReport.Head report) {}
 
     /** What a write about a zone's log answers. @param key of the entry */
     record Logged(UUID key, HeadView head) {}
 
     /** @param layers which sheet each layer has, and the digest of another of its slug where that is on the shelf */
-    record ZoneView(UUID id, Forms.ZoneForm facts, List<LayerView> layers, ZoneReport report) {}
+    record ZoneView(UUID id, ZoneForm facts, List<LayerView> layers, ZoneReport report) {}
 
     record LayerView(
             String id,
@@ -111,7 +109,7 @@ public class JobViews {
     private final ZoneStore zones;
     private final SheetStore sheets;
     private final PhotoStore photos;
-    private final Jobs jobs;
+    private final ZoneReader reader;
     private final Heads heads;
     private final Snapshot snapshot;
     private final Clock clock;
@@ -121,7 +119,7 @@ public class JobViews {
             ZoneStore zones,
             SheetStore sheets,
             PhotoStore photos,
-            Jobs jobs,
+            ZoneReader reader,
             Heads heads,
             Snapshot snapshot,
             Clock clock) {
@@ -131,7 +129,7 @@ public class JobViews {
         this.snapshot = snapshot;
         this.sheets = sheets;
         this.photos = photos;
-        this.jobs = jobs;
+        this.reader = reader;
         this.clock = clock;
     }
 
@@ -187,7 +185,7 @@ public class JobViews {
                     id,
                     job.version(),
                     job.changes(),
-                    form(job.facts()),
+                    JobForm.of(job.facts()),
                     clock.instant(),
                     heads.of(job).stream()
                             .map(z -> new ZoneHead(z.id(), z.facts(), z.report()))
@@ -195,56 +193,35 @@ public class JobViews {
         });
     }
 
-    /**
-     * One zone of a job, with what a stage of it makes of that.
-     *
-     * @param photos of every entry of the job that has any
-     */
-    record Zone(JobStore.StoredJob job, Reported zone, Map<UUID, List<UUID>> photos) {}
-
-    /** @param then what is made of it while it stands still */
-    <T> T zone(UUID jobId, UUID zoneId, Function<Zone, T> then) {
-        return snapshot.of(() -> {
-            var job = store.get(jobId);
-            var zone = zones.get(jobId, zoneId);
-            return then.apply(new Zone(
-                    job, jobs.reports(job, List.of(zone), clock.instant()).get(0), photos.of(jobId)));
-        });
+    /** The photos of the entries of a job that have any, by the entry's key. */
+    Map<UUID, List<UUID>> photosOf(UUID jobId) {
+        return photos.of(jobId);
     }
 
     JobView job(UUID id) {
-        return snapshot.of(() -> readJob(id));
-    }
-
-    private JobView readJob(UUID id) {
-        var job = store.get(id);
-        List<ZoneStore.StoredZone> stored = zones.of(id);
-        List<Read> read = jobs.reports(job, stored, clock.instant()).stream()
-                .map(r -> read(job, r))
-                .toList();
-        List<ZoneView> views = read.stream().map(Read::view).toList();
-        return new JobView(
-                id,
-                job.version(),
-                form(job.facts()),
-                clock.instant(),
-                views,
-                JobBuying.of(
-                        views.stream().map(ZoneView::report).toList(),
-                        job.facts().units()),
-                newestFirst(read.stream().map(r -> log(r.stored(), r.conduct()))),
-                photos.of(id));
+        return reader.job(id, job -> {
+            List<Read> read = job.zones().stream().map(this::read).toList();
+            return new JobView(
+                    id,
+                    job.stored().version(),
+                    JobForm.of(job.stored().facts()),
+                    job.now(),
+                    read.stream().map(Read::view).toList(),
+                    JobBuying.of(job.reports(), job.units()),
+                    newestFirst(read.stream().map(r -> log(r.stored(), r.conduct()))),
+                    photos.of(id));
+        });
     }
 
     /** The logbook of a job, newest first. */
     record LogBook(long changes, List<LogView> log, Map<UUID, List<UUID>> photos) {}
 
     LogBook logBook(UUID id) {
-        return zones(
+        return reader.job(
                 id,
-                (job, all) -> new LogBook(
-                        job.changes(),
-                        newestFirst(all.stream().map(r -> log(r.stored(), everStood(job, r)))),
+                job -> new LogBook(
+                        job.stored().changes(),
+                        newestFirst(job.zones().stream().map(z -> log(z.stored(), everStood(z)))),
                         photos.of(id)));
     }
 
@@ -252,46 +229,6 @@ public class JobViews {
         return logs.flatMap(List::stream)
                 .sorted(Comparator.comparing(LogView::at).reversed())
                 .toList();
-    }
-
-    /** @param then what is made of all zones of a job while they stand still */
-    <T> T zones(UUID jobId, BiFunction<JobStore.StoredJob, List<Reported>, T> then) {
-        return snapshot.of(() -> {
-            var job = store.get(jobId);
-            return then.apply(job, jobs.reports(job, zones.of(jobId), clock.instant()));
-        });
-    }
-
-    /** What was keyed in, as it would be keyed in again. */
-    public static Forms.JobForm form(Forms.JobFacts f) {
-        return new Forms.JobForm(
-                f.name(),
-                f.client(),
-                f.place(),
-                Forms.latitude(f),
-                Forms.longitude(f),
-                f.timeZone().getId(),
-                f.units().name(),
-                f.setting().name(),
-                f.archived());
-    }
-
-    /** What was keyed in, as it would be keyed in again. */
-    public static Forms.ZoneForm form(Forms.ZoneChoice c) {
-        Map<String, String> sides = new TreeMap<>();
-        Map<String, String> settings = new TreeMap<>();
-        c.values().forEach((field, value) -> (ZoneFields.has(field) ? settings : sides).put(field, value.typed()));
-        return new Forms.ZoneForm(
-                c.name(),
-                c.shape(),
-                sides,
-                c.substrate().name(),
-                c.use().name(),
-                c.exposure().name(),
-                c.dust(),
-                c.washWater(),
-                c.limits().stream().map(Enum::name).sorted().toList(),
-                settings);
     }
 
     /** A zone, and everything that was ever done in it although something stood against it. */
@@ -316,15 +253,13 @@ public class JobViews {
                 .toList();
     }
 
-    private Read read(JobStore.StoredJob job, Reported r) {
-        var view = new ZoneView(r.stored().id(), form(r.stored().choice()), layers(r.stored()), r.report());
-        return new Read(r.stored(), view, everStood(job, r));
+    private Read read(KnownZone r) {
+        var view = new ZoneView(r.stored().id(), ZoneForm.of(r.stored().choice()), layers(r.stored()), r.report());
+        return new Read(r.stored(), view, everStood(r));
     }
 
-    private static List<Conduct.Stood> everStood(JobStore.StoredJob job, Reported r) {
-        return Stream.concat(
-                        r.report().conduct().stream(),
-                        Conduct.ofEarlierCycles(r.facts(), job.facts().units()).stream())
+    private static List<Conduct.Stood> everStood(KnownZone r) {
+        return Stream.concat(r.report().conduct().stream(), Conduct.ofEarlierCycles(r.facts(), r.units()).stream())
                 .toList();
     }
 

@@ -10,29 +10,26 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
-import openslab.core.air.Place;
-import openslab.core.floor.Shape;
-import openslab.core.floor.Shapes;
-import openslab.core.floor.plan.PlanReport;
 import openslab.core.floor.plan.PlanZone;
 import openslab.core.job.Cycle;
 import openslab.core.job.CycleKind;
 import openslab.core.job.CycleReport;
-import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.job.LogGuard;
 import openslab.core.job.Past;
 import openslab.core.job.ZoneFacts;
-import openslab.core.job.ZoneFields;
-import openslab.core.job.ZoneReport;
 import openslab.core.prep.SiteLimit;
-import openslab.core.prep.SiteLimits;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
-import openslab.core.quantity.Value;
-import openslab.server.floor.PlanStore;
+import openslab.server.form.CycleForm;
+import openslab.server.form.JobFacts;
+import openslab.server.form.JobForm;
+import openslab.server.form.LayerForm;
+import openslab.server.form.LogForm;
+import openslab.server.form.LogScope;
+import openslab.server.form.ZoneChoice;
+import openslab.server.form.ZoneForm;
 import openslab.server.product.Catalogue;
 import openslab.server.product.SheetStore;
 import openslab.server.store.Writes;
@@ -52,7 +49,7 @@ public class Jobs {
     private final ZoneStore zones;
     private final LogStore logs;
     private final SheetStore sheets;
-    private final PlanStore plans;
+    private final ZoneReader reader;
     private final Writes writes;
     private final Clock clock;
 
@@ -61,14 +58,14 @@ public class Jobs {
             ZoneStore zones,
             LogStore logs,
             SheetStore sheets,
-            PlanStore plans,
+            ZoneReader reader,
             Writes writes,
             Clock clock) {
         this.store = store;
         this.zones = zones;
         this.logs = logs;
         this.sheets = sheets;
-        this.plans = plans;
+        this.reader = reader;
         this.writes = writes;
         this.clock = clock;
     }
@@ -85,29 +82,29 @@ public class Jobs {
         }
     }
 
-    public UUID create(UUID key, Forms.JobForm form) {
+    public UUID create(UUID key, JobForm form) {
         return UUID.fromString(writes.once(key, List.of("job", form), () -> {
             UUID id = UUID.randomUUID();
-            store.insert(id, Forms.read(form), 1);
+            store.insert(id, form.read(), 1);
             return id.toString();
         }));
     }
 
-    public void edit(UUID jobId, Seen seen, Forms.JobForm form) {
+    public void edit(UUID jobId, Seen seen, JobForm form) {
         writes.once(seen.key(), List.of("job", jobId, seen.version(), form), () -> {
             var job = store.get(jobId);
-            var facts = Forms.read(form);
+            var facts = form.read();
             store.advance(jobId, seen.version(), words(job.facts()), words(facts));
             store.update(jobId, facts);
             return jobId.toString();
         });
     }
 
-    public UUID addZone(UUID jobId, Seen seen, Forms.ZoneForm form) {
+    public UUID addZone(UUID jobId, Seen seen, ZoneForm form) {
         return UUID.fromString(writes.once(seen.key(), List.of("zone", jobId, seen.version(), form), () -> {
             var job = store.get(jobId);
-            var choice = Forms.read(form, job.facts());
-            if (choice.shape().equals(PlanZone.KIND)) {
+            var choice = form.read(job.facts());
+            if (choice.isOnPlan()) {
                 throw new InvalidInput(
                         "shape", PlanZone.KIND, "a shape of typed sides; a zone on the plan is made there");
             }
@@ -115,7 +112,7 @@ public class Jobs {
         }));
     }
 
-    private UUID insert(UUID jobId, int seen, Forms.ZoneChoice choice) {
+    private UUID insert(UUID jobId, int seen, ZoneChoice choice) {
         UUID id = UUID.randomUUID();
         List<ZoneStore.StoredLayer> layers = Catalogue.EPOXY_WITH_FLAKE.stream()
                 .map(l -> new ZoneStore.StoredLayer(
@@ -131,10 +128,10 @@ public class Jobs {
     }
 
     /** A zone whose floor the plan gives; within the write that marks it there. */
-    public UUID insertOnPlan(UUID jobId, Forms.ZoneForm form) {
+    public UUID insertOnPlan(UUID jobId, ZoneForm form) {
         var job = store.get(jobId);
-        var choice = Forms.read(form, job.facts());
-        if (!choice.shape().equals(PlanZone.KIND)) {
+        var choice = form.read(job.facts());
+        if (!choice.isOnPlan()) {
             throw new InvalidInput("zone.shape", choice.shape(), PlanZone.KIND);
         }
         return insert(jobId, job.version(), choice);
@@ -148,12 +145,12 @@ public class Jobs {
         zones.update(zoneId, choice);
     }
 
-    public void editZone(UUID jobId, UUID zoneId, Seen seen, Forms.ZoneForm form) {
+    public void editZone(UUID jobId, UUID zoneId, Seen seen, ZoneForm form) {
         writes.once(seen.key(), List.of("zone", jobId, zoneId, seen.version(), form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
-            var choice = Forms.read(form, job.facts());
-            if (choice.shape().equals(PlanZone.KIND) && !zone.choice().shape().equals(PlanZone.KIND)) {
+            var choice = form.read(job.facts());
+            if (choice.isOnPlan() && !zone.choice().isOnPlan()) {
                 throw new InvalidInput("shape", PlanZone.KIND, "typed sides; it is put on the plan there");
             }
             store.advance(jobId, seen.version(), words(zone.choice()), words(choice));
@@ -162,7 +159,7 @@ public class Jobs {
         });
     }
 
-    public void editLayer(UUID jobId, UUID zoneId, String layerId, Seen seen, Forms.LayerForm form) {
+    public void editLayer(UUID jobId, UUID zoneId, String layerId, Seen seen, LayerForm form) {
         writes.once(seen.key(), List.of("layer", jobId, zoneId, layerId, seen.version(), form), () -> {
             var zone = zones.get(jobId, zoneId);
             var layer = zone.layers().stream()
@@ -178,11 +175,11 @@ public class Jobs {
     }
 
     /** Begins a zone's next cycle, with what usually goes on in one of its kind. */
-    public void begin(UUID jobId, UUID zoneId, Seen seen, Forms.CycleForm form) {
+    public void begin(UUID jobId, UUID zoneId, Seen seen, CycleForm form) {
         writes.once(seen.key(), List.of("cycle", jobId, zoneId, seen.version(), form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
-            var choice = Forms.read(form, job.facts().units(), clock.instant(), latest());
+            var choice = form.read(job.facts().units(), clock.instant(), latest());
             if (zone.cycles().size() == MOST_CYCLES) {
                 throw new Refusal(
                         "too-many-cycles",
@@ -190,7 +187,7 @@ public class Jobs {
                         "Make a new zone of it.");
             }
             int number = zone.cycles().size() + 1;
-            var facts = facts(job, zone);
+            var facts = reader.facts(job, zone);
             CycleReport.require(
                     facts,
                     new Cycle(
@@ -287,7 +284,7 @@ public class Jobs {
     }
 
     /** A sheet for another must stand in the same place of the build-up. */
-    private ZoneStore.StoredLayer read(ZoneStore.StoredLayer layer, Forms.LayerForm form) {
+    private ZoneStore.StoredLayer read(ZoneStore.StoredLayer layer, LayerForm form) {
         var faults = new Faults();
         boolean planned = form.plannedStart() != null && !form.plannedStart().isBlank();
         var start = planned
@@ -307,12 +304,12 @@ public class Jobs {
     }
 
     /** Appends to the log; {@code key} becomes the entry's own. */
-    public void log(UUID jobId, UUID zoneId, UUID key, Forms.LogForm form) {
+    public void log(UUID jobId, UUID zoneId, UUID key, LogForm form) {
         writes.once(key, List.of("log", jobId, zoneId, form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
-            LogEntry entry = Forms.read(key, form, scope(job, zone));
-            ZoneFacts facts = facts(job, zone);
+            LogEntry entry = form.read(key, scope(job, zone));
+            ZoneFacts facts = reader.facts(job, zone);
             boolean earlier = entry.cycle() < zone.cycle().number();
             logs.append(
                     zoneId,
@@ -324,10 +321,10 @@ public class Jobs {
         });
     }
 
-    private Forms.LogScope scope(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
+    private LogScope scope(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
         Set<String> standing =
                 LogEntry.standing(zone.log()).stream().map(LogEntry::key).collect(Collectors.toSet());
-        return new Forms.LogScope(job.facts().units(), layerIds(zone.cycles()), standing, latest());
+        return new LogScope(job.facts().units(), layerIds(zone.cycles()), standing, latest());
     }
 
     /** The ids of the layers of each cycle. */
@@ -342,102 +339,22 @@ public class Jobs {
         return clock.instant().plus(SKEW);
     }
 
-    /** A stored zone as the core knows it. */
-    public ZoneFacts facts(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
-        Map<String, Value> values = zone.choice().values();
-        String id = zone.id().toString();
-        Optional<PlanReport> plan = zone.choice().shape().equals(PlanZone.KIND)
-                ? Optional.of(plans.report(job.id(), job.facts().units()))
-                : Optional.empty();
-        return new ZoneFacts(
-                id,
-                zone.choice().name(),
-                plan.map(p -> (Shape) p.zone(id)
-                                .orElseThrow(
-                                        () -> new IllegalStateException("zone " + id + " has no part of its plan")))
-                        .orElseGet(() -> Shapes.of(zone.choice().shape(), Forms.bases(values))),
-                plan.map(p -> new ZoneFacts.PlanFacts(
-                                p.doubts(id),
-                                plans.flaws(job.id(), id, job.facts().units())))
-                        .orElse(ZoneFacts.PlanFacts.NONE),
-                zone.choice().substrate(),
-                zone.choice().use(),
-                zone.choice().exposure(),
-                new SiteLimits(
-                        zone.choice().dust(),
-                        zone.choice().washWater(),
-                        zone.choice().limits()),
-                ZoneFields.settings(values),
-                zone.cycles().stream().map(this::cycle).toList(),
-                zone.log());
-    }
-
-    private Cycle cycle(ZoneStore.StoredCycle c) {
-        return new Cycle(
-                c.number(),
-                c.kind(),
-                c.began(),
-                c.by(),
-                c.why(),
-                c.patch(),
-                c.layers().stream()
-                        .map(l -> new LayerChoice(l.id(), sheets.of(l.digest()).sheet(), l.plannedStart()))
-                        .toList());
-    }
-
-    /**
-     * A zone as an earlier cycle left it.
-     *
-     * @throws NotHere where it has been through no cycle of this number
-     */
-    ZoneReport past(UUID jobId, UUID zoneId, int number) {
-        var job = store.get(jobId);
-        ZoneFacts facts = facts(job, zones.get(jobId, zoneId));
-        if (number < 1 || number > facts.cycles().size()) {
-            throw new NotHere("number", number);
-        }
-        if (number == facts.cycles().size()) {
-            return report(job, facts);
-        }
-        var where = new Place(job.facts().timeZone(), job.facts().position());
-        Instant next = facts.cycles().get(number).began();
-        ZoneFacts then = facts.through(number);
-        return ZoneReport.of(then, job.facts().units(), where, next);
-    }
-
-    /** What is stored is read by one, and worked out side by side. */
-    List<Reported> reports(JobStore.StoredJob job, List<ZoneStore.StoredZone> stored, Instant now) {
-        List<ZoneFacts> facts = stored.stream().map(z -> facts(job, z)).toList();
-        var where = new Place(job.facts().timeZone(), job.facts().position());
-        List<ZoneReport> reports = facts.parallelStream()
-                .map(f -> ZoneReport.of(f, job.facts().units(), where, now))
-                .toList();
-        return IntStream.range(0, stored.size())
-                .mapToObj(i -> new Reported(stored.get(i), facts.get(i), reports.get(i)))
-                .toList();
-    }
-
-    public ZoneReport report(JobStore.StoredJob job, ZoneFacts facts) {
-        var f = job.facts();
-        var where = new Place(f.timeZone(), f.position());
-        return ZoneReport.of(facts, f.units(), where, clock.instant());
-    }
-
-    private static Map<String, String> words(Forms.JobFacts f) {
+    private static Map<String, String> words(JobFacts f) {
+        JobForm form = JobForm.of(f);
         Map<String, String> words = new TreeMap<>();
-        words.put("name", f.name());
-        words.put("client", f.client());
-        words.put("place", f.place());
-        words.put("latitude", Forms.latitude(f));
-        words.put("longitude", Forms.longitude(f));
-        words.put("time zone", f.timeZone().getId());
-        words.put("units", f.units().name());
-        words.put("setting", f.setting().name());
-        words.put("archived", Boolean.toString(f.archived()));
+        words.put("name", form.name());
+        words.put("client", form.client());
+        words.put("place", form.place());
+        words.put("latitude", form.latitude());
+        words.put("longitude", form.longitude());
+        words.put("time zone", form.timeZone());
+        words.put("units", form.units());
+        words.put("setting", form.setting());
+        words.put("archived", Boolean.toString(form.archived()));
         return words;
     }
 
-    private static Map<String, String> words(Forms.ZoneChoice c) {
+    private static Map<String, String> words(ZoneChoice c) {
         Map<String, String> words = new TreeMap<>();
         words.put("zone name", c.name());
         words.put("shape", c.shape());

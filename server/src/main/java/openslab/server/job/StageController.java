@@ -15,8 +15,8 @@ import openslab.core.job.ZoneReport;
 import openslab.core.mix.Buying;
 import openslab.core.quantity.Figure;
 import openslab.core.survey.Standing;
-import openslab.core.survey.Survey;
-import openslab.core.survey.area.Areas;
+import openslab.core.survey.judge.Areas;
+import openslab.core.survey.judge.Survey;
 import openslab.core.survey.place.Placement;
 import openslab.server.web.Brief;
 import openslab.server.web.NotHere;
@@ -61,16 +61,18 @@ class StageController {
     record ServicePart(ServiceReport service, List<CycleReport> cycles, List<CycleReport.Begin> begins) {}
 
     private final JobViews views;
+    private final ZoneReader reader;
     private final Workings workings;
 
-    StageController(JobViews views, Workings workings) {
+    StageController(JobViews views, ZoneReader reader, Workings workings) {
         this.views = views;
+        this.reader = reader;
         this.workings = workings;
     }
 
     private SurveyStage readSurvey(UUID jobId, UUID zoneId) {
-        return views.zone(jobId, zoneId, z -> {
-            ZoneReport r = z.zone().report();
+        return reader.zone(jobId, zoneId, z -> {
+            ZoneReport r = z.report();
             return new SurveyStage(
                     z.job().changes(),
                     new SurveyPart(
@@ -82,13 +84,13 @@ class StageController {
                             r.places(),
                             r.areas(),
                             r.shares()),
-                    z.photos());
+                    views.photosOf(jobId));
         });
     }
 
     private LayerStage readLayer(UUID jobId, UUID zoneId, String layerId) {
-        return views.zones(jobId, (job, all) -> {
-            Reported zone = all.stream()
+        return reader.job(jobId, job -> {
+            KnownZone zone = job.zones().stream()
                     .filter(z -> z.stored().id().equals(zoneId))
                     .findFirst()
                     .orElseThrow(() -> new NotHere("zoneId", zoneId));
@@ -96,17 +98,13 @@ class StageController {
                     .filter(l -> l.id().equals(layerId))
                     .findFirst()
                     .orElseThrow(() -> new NotHere("layerId", layerId));
-            Optional<Buying> buying =
-                    JobBuying.of(
-                                    all.stream().map(Reported::report).toList(),
-                                    job.facts().units())
-                            .stream()
-                            .filter(b -> b.uses().stream()
-                                    .anyMatch(u -> u.zone().equals(zoneId.toString())
-                                            && u.layer().equals(layerId)))
-                            .findFirst();
+            Optional<Buying> buying = JobBuying.of(job.reports(), job.units()).stream()
+                    .filter(b -> b.uses().stream()
+                            .anyMatch(u -> u.zone().equals(zoneId.toString())
+                                    && u.layer().equals(layerId)))
+                    .findFirst();
             return new LayerStage(
-                    job.changes(),
+                    job.stored().changes(),
                     new OneLayer(
                             List.of(layer),
                             zone.report().conduct().stream()
@@ -120,8 +118,8 @@ class StageController {
     }
 
     private ServiceStage readService(UUID jobId, UUID zoneId) {
-        return views.zone(jobId, zoneId, z -> {
-            ZoneReport r = z.zone().report();
+        return reader.zone(jobId, zoneId, z -> {
+            ZoneReport r = z.report();
             return new ServiceStage(z.job().changes(), new ServicePart(r.service(), r.cycles(), r.begins()));
         });
     }

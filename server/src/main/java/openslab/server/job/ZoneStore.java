@@ -19,6 +19,7 @@ import openslab.core.job.LogEntry;
 import openslab.core.prep.SiteLimit;
 import openslab.core.product.Exposure;
 import openslab.core.quantity.Value;
+import openslab.server.form.ZoneChoice;
 import openslab.server.web.NotHere;
 import org.springframework.jdbc.core.namedparam.NamedParameterJdbcOperations;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -28,7 +29,7 @@ import org.springframework.stereotype.Repository;
 @Repository
 public class ZoneStore {
     /** A zone as it is stored, its log oldest first. */
-    public record StoredZone(UUID id, Forms.ZoneChoice choice, List<StoredCycle> cycles, List<LogEntry> log) {
+    public record StoredZone(UUID id, ZoneChoice choice, List<StoredCycle> cycles, List<LogEntry> log) {
         /** The one that it is in. */
         public StoredCycle cycle() {
             return cycles.get(cycles.size() - 1);
@@ -109,7 +110,7 @@ public class ZoneStore {
         return rows.stream()
                 .map(r -> new StoredZone(
                         r.id(),
-                        new Forms.ZoneChoice(
+                        new ZoneChoice(
                                 r.name(),
                                 r.shape(),
                                 Substrate.valueOf(r.substrate()),
@@ -203,7 +204,7 @@ public class ZoneStore {
         return byZone;
     }
 
-    public void insert(UUID jobId, UUID zoneId, Forms.ZoneChoice choice, List<StoredCycle> cycles) {
+    public void insert(UUID jobId, UUID zoneId, ZoneChoice choice, List<StoredCycle> cycles) {
         int ordinal = db.sql("select coalesce(max(ordinal), 0) + 1 from zone where job_id = :job")
                 .param("job", jobId)
                 .query(Integer.class)
@@ -262,7 +263,7 @@ public class ZoneStore {
         }
     }
 
-    public void update(UUID zoneId, Forms.ZoneChoice choice) {
+    public void update(UUID zoneId, ZoneChoice choice) {
         bound(
                         """
                 update zone set name = :name, shape = :shape, substrate = :substrate, used_as = :use, exposure = :exposure,
@@ -277,7 +278,7 @@ public class ZoneStore {
         insertLimits(zoneId, choice.limits());
     }
 
-    private JdbcClient.StatementSpec bound(String sql, UUID zoneId, Forms.ZoneChoice choice) {
+    private JdbcClient.StatementSpec bound(String sql, UUID zoneId, ZoneChoice choice) {
         return db.sql(sql)
                 .param("id", zoneId)
                 .param("name", choice.name())

@@ -44,6 +44,7 @@ class PrepController {
     }
 
     private static PrepStage stage(PrepSheets.Read read) {
-        return new PrepStage(read.job().changes(), new PrepPart(read.report()), read.sheet(), read.photos());
+        return new PrepStage(
+                read.zone().job().changes(), new PrepPart(read.zone().report().prep()), read.sheet(), read.photos());
     }
 }

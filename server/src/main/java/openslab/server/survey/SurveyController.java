@@ -1,6 +1,5 @@
 package openslab.server.survey;
 
-import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,22 +11,20 @@ import openslab.core.floor.plan.RoomPlan;
 import openslab.core.floor.plan.Shapes2D;
 import openslab.core.job.CandidateReport;
 import openslab.core.job.ZoneFacts;
-import openslab.core.job.ZoneReport;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.survey.Site;
-import openslab.core.survey.TestMethods;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.dry.DryDown;
 import openslab.core.survey.map.LevelMap;
 import openslab.core.survey.map.SurveyMap;
 import openslab.core.survey.method.InSlabHumidity;
+import openslab.core.survey.method.TestMethods;
 import openslab.core.survey.place.Placement;
 import openslab.server.buildup.Candidates;
 import openslab.server.floor.PlanStore;
-import openslab.server.job.JobStore;
-import openslab.server.job.Jobs;
-import openslab.server.job.ZoneStore;
+import openslab.server.job.KnownZone;
+import openslab.server.job.ZoneReader;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -42,50 +39,47 @@ class SurveyController {
     /** @param measures by field, as typed; empty for what is usual */
     record MeasuresForm(Map<String, String> measures) {}
 
-    private final JobStore store;
-    private final ZoneStore zones;
-    private final Jobs jobs;
+    private final ZoneReader reader;
     private final PlanStore plans;
     private final Candidates candidates;
-    private final Clock clock;
 
-    SurveyController(JobStore store, ZoneStore zones, Jobs jobs, PlanStore plans, Candidates candidates, Clock clock) {
-        this.store = store;
-        this.zones = zones;
-        this.jobs = jobs;
+    SurveyController(ZoneReader reader, PlanStore plans, Candidates candidates) {
+        this.reader = reader;
         this.plans = plans;
         this.candidates = candidates;
-        this.clock = clock;
     }
 
     /** Places for the tests that are asked for, beside those already marked. */
     @GetMapping("/places")
     List<Placement.Proposal> places(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
-        JobStore.StoredJob job = store.get(jobId);
-        ZoneFacts zone = jobs.facts(job, zones.get(jobId, zoneId));
-        var spread = jobs.report(job, zone).survey().tallies().stream()
-                .filter(t -> t.required() && !TestMethods.of(t.method()).wholeFloor())
-                .toList();
-        int count =
-                spread.stream().mapToInt(t -> (int) t.needed().value()).max().orElse(0);
-        boolean nearWall = spread.stream().anyMatch(t -> t.method().equals(InSlabHumidity.ID));
-        List<Corner> damp = zone.survey().areas().stream()
-                .filter(a -> a.gone().isEmpty() && a.area().defect() == Defect.DAMP)
-                .map(a -> Shapes2D.inside(Shapes2D.polygon(a.area().ring())))
-                .toList();
-        return Placement.propose(zone.shape().rings(), lines(job, zoneId), damp, zone.places(), count, nearWall);
+        return reader.zone(jobId, zoneId, zone -> {
+            var spread = zone.report().survey().tallies().stream()
+                    .filter(t -> t.required() && !TestMethods.of(t.method()).wholeFloor())
+                    .toList();
+            int count = spread.stream()
+                    .mapToInt(t -> (int) t.needed().value())
+                    .max()
+                    .orElse(0);
+            boolean nearWall = spread.stream().anyMatch(t -> t.method().equals(InSlabHumidity.ID));
+            ZoneFacts facts = zone.facts();
+            List<Corner> damp = facts.survey().areas().stream()
+                    .filter(a -> a.gone().isEmpty() && a.area().defect() == Defect.DAMP)
+                    .map(a -> Shapes2D.inside(Shapes2D.polygon(a.area().ring())))
+                    .toList();
+            return Placement.propose(facts.shape().rings(), breaks(zone), damp, facts.places(), count, nearWall);
+        });
     }
 
     /** The rooms that the zone is in. */
-    private Stream<RoomPlan> roomsOf(JobStore.StoredJob job, UUID zoneId) {
-        Optional<String> id = Optional.of(zoneId.toString());
-        return plans.report(job.id(), job.facts().units()).rooms().stream()
+    private Stream<RoomPlan> roomsOf(KnownZone zone) {
+        Optional<String> id = Optional.of(zone.facts().id());
+        return plans.report(zone.job().id(), zone.units()).rooms().stream()
                 .filter(r -> r.pieces().stream().anyMatch(p -> p.zoneId().equals(id)));
     }
 
     /** Joints and cracks of the rooms that the zone is in. */
-    private List<List<Corner>> lines(JobStore.StoredJob job, UUID zoneId) {
-        return roomsOf(job, zoneId)
+    private List<List<Corner>> breaks(KnownZone zone) {
+        return roomsOf(zone)
                 .flatMap(r -> r.lines().stream())
                 .filter(l -> l.kind().isBreak())
                 .map(DrawnLine::points)
@@ -95,45 +89,41 @@ class SurveyController {
     /** What the floor means for every build-up that might go on it. */
     @GetMapping("/candidates")
     List<CandidateReport> candidates(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
-        JobStore.StoredJob job = store.get(jobId);
-        ZoneFacts zone = jobs.facts(job, zones.get(jobId, zoneId));
-        return CandidateReport.of(candidates.all(), zone, job.facts().units(), clock.instant());
+        return reader.zone(jobId, zoneId, z -> CandidateReport.of(candidates.all(), z.facts(), z.units(), z.now()));
     }
 
     /** What was read, spread over the floor, with what nobody knows. */
     @GetMapping("/maps")
     List<SurveyMap> maps(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
-        JobStore.StoredJob job = store.get(jobId);
-        ZoneFacts zone = jobs.facts(job, zones.get(jobId, zoneId));
-        List<List<Corner>> floor = zone.shape().rings();
-        List<SurveyMap> read =
-                SurveyMap.of(zone.survey(), site(job, jobs.report(job, zone), zone), floor, zone.places());
-        var units = job.facts().units();
-        List<String> rooms = roomsOf(job, zoneId).map(RoomPlan::id).toList();
-        Stream<SurveyMap> levels = plans.plan(job.id(), units).rooms().stream()
-                .filter(room -> rooms.contains(room.id()))
-                .flatMap(room -> room.levels().stream())
-                .map(l -> LevelMap.of(l.heights(), floor, units));
-        return Stream.concat(read.stream(), levels).toList();
+        return reader.zone(jobId, zoneId, zone -> {
+            ZoneFacts facts = zone.facts();
+            List<List<Corner>> floor = facts.shape().rings();
+            List<SurveyMap> read = SurveyMap.of(facts.survey(), site(zone), floor, facts.places());
+            List<String> rooms = roomsOf(zone).map(RoomPlan::id).toList();
+            Stream<SurveyMap> levels = plans.plan(zone.job().id(), zone.units()).rooms().stream()
+                    .filter(room -> rooms.contains(room.id()))
+                    .flatMap(room -> room.levels().stream())
+                    .map(l -> LevelMap.of(l.heights(), floor, zone.units()));
+            return Stream.concat(read.stream(), levels).toList();
+        });
     }
 
     /** @throws InvalidInput where no layer with limits was chosen */
-    private Site site(JobStore.StoredJob job, ZoneReport report, ZoneFacts zone) {
-        var limits = report.limits()
+    private static Site site(KnownZone zone) {
+        var limits = zone.report()
+                .limits()
                 .orElseThrow(() -> new InvalidInput("layers", null, "a build-up whose sheets state limits"));
-        return new Site(
-                limits, zone.substrate(), report.area().base(), job.facts().units(), clock.instant());
+        return new Site(limits, zone.facts().substrate(), zone.report().area().base(), zone.units(), zone.now());
     }
 
     /** When the slab will be dry enough. */
     @PostMapping("/dry-down")
     DryDown dryDown(@PathVariable UUID jobId, @PathVariable UUID zoneId, @RequestBody MeasuresForm form) {
-        JobStore.StoredJob job = store.get(jobId);
-        ZoneFacts zone = jobs.facts(job, zones.get(jobId, zoneId));
-        ZoneReport report = jobs.report(job, zone);
-        var units = job.facts().units();
-        Map<String, String> typed = form.measures() == null ? Map.of() : form.measures();
-        var measures = DryDown.Measures.of(Field.parseAll("measures", DryDown.Measures.FIELDS, typed, units));
-        return DryDown.of(zone.survey(), site(job, report, zone), measures);
+        return reader.zone(jobId, zoneId, zone -> {
+            Map<String, String> typed = form.measures() == null ? Map.of() : form.measures();
+            var measures =
+                    DryDown.Measures.of(Field.parseAll("measures", DryDown.Measures.FIELDS, typed, zone.units()));
+            return DryDown.of(zone.facts().survey(), site(zone), measures);
+        });
     }
 }

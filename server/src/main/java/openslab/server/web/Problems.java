@@ -10,7 +10,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
-import openslab.server.store.NoSpace;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpHeaders;

@@ -16,7 +16,7 @@ import java.util.TreeMap;
 import openslab.core.survey.instrument.Instrument;
 import openslab.core.survey.instrument.Quantity;
 import openslab.core.survey.instrument.Sample;
-import openslab.core.survey.instrument.Screening;
+import openslab.core.survey.instrument.check.Screening;
 import openslab.server.instrument.Device;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;

@@ -240,7 +240,7 @@ public enum Defect {
     }
 
     /** Whether a reading by its proof's method shows it gone. */
-    boolean gone(Reading r, Substrate substrate) {
+    public boolean gone(Reading r, Substrate substrate) {
         return proofOn(substrate).shows.test(r);
     }
 

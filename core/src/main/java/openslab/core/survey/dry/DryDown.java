@@ -21,7 +21,7 @@ import openslab.core.quantity.Value;
 import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
+import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.Climate;
 import openslab.core.survey.method.ConcreteAge;
 import openslab.core.survey.method.InSlabHumidity;
@@ -164,11 +164,11 @@ public record DryDown(
 
         DryDown dryDown() {
             var method = new InSlabHumidity();
-            Map<String, List<Reading>> byPlace = survey.all(InSlabHumidity.ID).stream()
+            Map<String, List<Reading>> byPlace = survey.found().all(InSlabHumidity.ID).stream()
                     .filter(r -> method.valid(r, site))
                     .sorted(Comparator.comparing(Reading::at))
                     .collect(Collectors.groupingBy(Reading::place, TreeMap::new, Collectors.toList()));
-            Optional<Reading> age = survey.newest(ConcreteAge.ID);
+            Optional<Reading> age = survey.found().newest(ConcreteAge.ID);
             if (byPlace.isEmpty()) {
                 return refused(
                         List.of(),
@@ -263,7 +263,7 @@ public record DryDown(
                     .flatMap(List::stream)
                     .max(Comparator.comparing(Reading::at))
                     .orElseThrow();
-            Optional<Reading> climate = survey.newest(Climate.ID);
+            Optional<Reading> climate = survey.found().newest(Climate.ID);
             double air = climate.map(r -> r.number("rh") / 100).orElse(AIR_ASSUMED);
             double celsius = climate.map(r -> r.number("slab")).orElse(CELSIUS_ASSUMED);
             assumed.add(

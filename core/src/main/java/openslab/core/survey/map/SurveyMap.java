@@ -10,12 +10,13 @@ import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.level.Heights;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Show;
+import openslab.core.survey.Mapped;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestMethod;
-import openslab.core.survey.TestMethods;
-import openslab.core.survey.instrument.Calibration;
+import openslab.core.survey.judge.Calibration;
+import openslab.core.survey.judge.Survey;
+import openslab.core.survey.method.TestMethods;
 import openslab.core.survey.place.Placement;
 
 /**
@@ -66,7 +67,8 @@ public record SurveyMap(
     /** A map of every method that can be drawn and of which there is a reading. */
     public static List<SurveyMap> of(Survey survey, Site site, List<List<Corner>> zone, List<Placement.Marked> places) {
         return TestMethods.ALL.stream()
-                .filter(m -> m.mapped().isPresent() && !survey.all(m.id()).isEmpty())
+                .filter(m ->
+                        m.mapped().isPresent() && !survey.found().all(m.id()).isEmpty())
                 .map(m -> of(m, survey, site, zone, places))
                 .toList();
     }
@@ -79,7 +81,7 @@ public record SurveyMap(
                         Placement.Marked::name, Placement.Marked::at, (a, b) -> b, LinkedHashMap::new));
         var points = new ArrayList<MapPoint>();
         var lost = new ArrayList<String>();
-        for (Reading r : survey.current(method.id())) {
+        for (Reading r : survey.found().current(method.id())) {
             if (!method.valid(r, site) || Calibration.lapsed(r)) {
                 continue;
             }

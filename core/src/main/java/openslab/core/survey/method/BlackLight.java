@@ -1,8 +1,8 @@
 package openslab.core.survey.method;
 
 import openslab.core.quantity.Source;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestGroup;
 
 /** Oil and some curing compounds glow in ultraviolet light. */
@@ -29,7 +29,7 @@ public final class BlackLight extends SignTest {
     }
 
     @Override
-    public boolean asked(Survey survey, Site site) {
-        return seen(survey, "oil");
+    public boolean asked(Readings read, Site site) {
+        return seen(read, "oil");
     }
 }

@@ -16,8 +16,8 @@ import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
@@ -61,7 +61,7 @@ public final class Climate implements TestMethod {
 
     /** A floor that is only washed asks nothing of the air. */
     @Override
-    public boolean asked(Survey survey, Site site) {
+    public boolean asked(Readings read, Site site) {
         return site.ground() != Ground.FILM_KEPT;
     }
 

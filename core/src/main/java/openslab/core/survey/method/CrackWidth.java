@@ -6,8 +6,8 @@ import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
@@ -33,7 +33,7 @@ public final class CrackWidth implements TestMethod {
     }
 
     @Override
-    public boolean asked(Survey survey, Site site) {
+    public boolean asked(Readings read, Site site) {
         return false;
     }
 

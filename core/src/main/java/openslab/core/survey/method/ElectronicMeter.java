@@ -9,14 +9,14 @@ import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
+import openslab.core.survey.Mapped;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.instrument.InstrumentKind;
-import openslab.core.survey.map.Mapped;
 
 /** A meter laid on the floor: where to test, never whether it is dry enough. */
 public final class ElectronicMeter implements TestMethod {
@@ -38,7 +38,7 @@ public final class ElectronicMeter implements TestMethod {
     }
 
     @Override
-    public boolean asked(Survey survey, Site site) {
+    public boolean asked(Readings read, Site site) {
         return false;
     }
 
@@ -79,8 +79,8 @@ public final class ElectronicMeter implements TestMethod {
 
     /** The wettest place by the meter is where a dish or a probe belongs. */
     @Override
-    public List<Finding> compare(Survey survey, Site site) {
-        List<Reading> shown = survey.current(id());
+    public List<Finding> compare(Readings read, Site site) {
+        List<Reading> shown = read.current(id());
         if (shown.size() < 2) {
             return List.of();
         }
@@ -89,7 +89,7 @@ public final class ElectronicMeter implements TestMethod {
         Reading driest = shown.stream().min(byValue).orElseThrow();
         boolean apart = wettest.number("shown") - driest.number("shown") > APART * wettest.number("shown");
         boolean tested = Stream.of(CalciumChloride.ID, InSlabHumidity.ID)
-                .flatMap(m -> survey.current(m).stream())
+                .flatMap(m -> read.current(m).stream())
                 .anyMatch(r -> r.place().equals(wettest.place()));
         if (!apart || tested) {
             return List.of();

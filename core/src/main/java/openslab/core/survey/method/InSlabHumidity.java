@@ -12,15 +12,15 @@ import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Finding;
+import openslab.core.survey.Mapped;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
 import openslab.core.survey.Standing;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.instrument.InstrumentKind;
-import openslab.core.survey.map.Mapped;
 
 /** Relative humidity in a drilled, lined and sealed hole. */
 public final class InSlabHumidity implements TestMethod {
@@ -52,7 +52,7 @@ public final class InSlabHumidity implements TestMethod {
     }
 
     @Override
-    public boolean asked(Survey survey, Site site) {
+    public boolean asked(Readings read, Site site) {
         return Double.isFinite(site.limits().slabRhMaxPct());
     }
 

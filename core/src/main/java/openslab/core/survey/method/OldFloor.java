@@ -6,8 +6,8 @@ import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
@@ -50,20 +50,20 @@ public final class OldFloor implements TestMethod {
     }
 
     @Override
-    public boolean asked(Survey survey, Site site) {
-        return suspect(survey, site.substrate());
+    public boolean asked(Readings read, Site site) {
+        return suspect(read, site.substrate());
     }
 
-    private static boolean suspect(Survey survey, Substrate substrate) {
+    private static boolean suspect(Readings read, Substrate substrate) {
         return substrate.family() == Substrate.Family.RESILIENT
                 || substrate == Substrate.COATED_CONCRETE
-                || SignTest.seen(survey, "coating");
+                || SignTest.seen(read, "coating");
     }
 
     /** Whether there is an old film or floor here that nobody may abrade yet. */
-    public static boolean bars(Survey survey, Substrate substrate) {
-        boolean cleared = survey.newest(ID).map(OldFloor::cleared).orElse(false);
-        return !cleared && (suspect(survey, substrate) || survey.newest(ID).isPresent());
+    public static boolean bars(Readings read, Substrate substrate) {
+        boolean cleared = read.newest(ID).map(OldFloor::cleared).orElse(false);
+        return !cleared && (suspect(read, substrate) || read.newest(ID).isPresent());
     }
 
     private static boolean cleared(Reading r) {

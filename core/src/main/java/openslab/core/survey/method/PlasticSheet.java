@@ -10,9 +10,9 @@ import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
 import openslab.core.survey.Standing;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
@@ -38,7 +38,7 @@ public final class PlasticSheet implements TestMethod {
 
     /** The least that is known of the moisture, where the sheet asks for no figure. */
     @Override
-    public boolean asked(Survey survey, Site site) {
+    public boolean asked(Readings read, Site site) {
         return !site.limits().moisture();
     }
 
@@ -109,12 +109,12 @@ public final class PlasticSheet implements TestMethod {
 
     /** A sheet and a dish or probe at one place that say opposite things. */
     @Override
-    public List<Finding> compare(Survey survey, Site site) {
+    public List<Finding> compare(Readings read, Site site) {
         var conflicts = new ArrayList<Finding>();
-        for (Reading sheet : survey.current(id())) {
+        for (Reading sheet : read.current(id())) {
             boolean damp = sheet.choice("under").equals("damp");
             for (TestMethod measured : List.of(new CalciumChloride(), new InSlabHumidity())) {
-                survey.current(measured.id()).stream()
+                read.current(measured.id()).stream()
                         .filter(r -> r.place().equals(sheet.place()) && measured.valid(r, site))
                         .filter(r -> damp == isGo(measured, r, site) && (damp || valid(sheet, site)))
                         .map(r -> conflict(sheet, damp, measured.about().title() + " " + measured.found(r, site)))

@@ -12,8 +12,8 @@ import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
@@ -43,7 +43,7 @@ public final class PullOff implements TestMethod {
     }
 
     @Override
-    public boolean asked(Survey survey, Site site) {
+    public boolean asked(Readings read, Site site) {
         return site.limits().asks().pullOffMinMpa() > 0;
     }
 

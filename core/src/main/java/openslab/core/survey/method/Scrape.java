@@ -1,8 +1,8 @@
 package openslab.core.survey.method;
 
 import openslab.core.quantity.Source;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.area.Defect;
 
@@ -45,7 +45,7 @@ public final class Scrape extends SignTest {
 
     /** Not before the film is known to hold no asbestos or lead. */
     @Override
-    public boolean asked(Survey survey, Site site) {
-        return seen(survey, "coating") && !OldFloor.bars(survey, site.substrate());
+    public boolean asked(Readings read, Site site) {
+        return seen(read, "coating") && !OldFloor.bars(read, site.substrate());
     }
 }

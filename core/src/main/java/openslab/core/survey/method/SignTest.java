@@ -6,8 +6,8 @@ import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.Verdict;
@@ -57,9 +57,9 @@ abstract class SignTest implements TestMethod {
     }
 
     /** Asked where the walk-over saw, or somebody drew, any of {@code fields}. */
-    static boolean seen(Survey survey, String... fields) {
+    static boolean seen(Readings read, String... fields) {
         for (String field : fields) {
-            if (survey.seen(field).orElse(false)) {
+            if (read.seen(field).orElse(false)) {
                 return true;
             }
         }
@@ -72,7 +72,7 @@ abstract class SignTest implements TestMethod {
     }
 
     @Override
-    public boolean asked(Survey survey, Site site) {
+    public boolean asked(Readings read, Site site) {
         return false;
     }
 

@@ -10,8 +10,8 @@ import openslab.core.quantity.Unit;
 import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
@@ -38,8 +38,8 @@ public final class Sounding implements TestMethod {
     }
 
     @Override
-    public boolean asked(Survey survey, Site site) {
-        return SignTest.seen(survey, "hollow");
+    public boolean asked(Readings read, Site site) {
+        return SignTest.seen(read, "hollow");
     }
 
     @Override

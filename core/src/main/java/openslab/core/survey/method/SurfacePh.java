@@ -7,13 +7,13 @@ import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
+import openslab.core.survey.Mapped;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.instrument.InstrumentKind;
-import openslab.core.survey.map.Mapped;
 
 /** Alkalinity of the wetted surface. */
 public final class SurfacePh implements TestMethod {

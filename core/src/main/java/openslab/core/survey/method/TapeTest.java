@@ -1,8 +1,8 @@
 package openslab.core.survey.method;
 
 import openslab.core.quantity.Source;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.area.Defect;
 
@@ -32,7 +32,7 @@ public final class TapeTest extends SignTest {
     }
 
     @Override
-    public boolean asked(Survey survey, Site site) {
-        return seen(survey, "dusting");
+    public boolean asked(Readings read, Site site) {
+        return seen(read, "dusting");
     }
 }

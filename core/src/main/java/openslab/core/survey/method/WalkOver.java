@@ -6,6 +6,7 @@ import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
@@ -15,7 +16,7 @@ import openslab.core.survey.area.Defect;
 /** What eyes, a hammer and a rag find: sealer, oil, dusting, hollow places, an old film. */
 public final class WalkOver implements TestMethod {
     /** This method's word, for whoever asks the survey what is on the floor. */
-    public static final String ID = "walk-over";
+    public static final String ID = Readings.WALK_OVER;
 
     private static final Source PRACTICE = Source.commonPractice("");
     private static final Source D4580 = Source.published("ASTM D4580, from memory: sounding");

@@ -1,2 +1,2 @@
-/** The test methods, one class each; {@link openslab.core.survey.TestMethods} lists them. */
+/** The test methods, one class each; {@link openslab.core.survey.method.TestMethods} lists them. */
 package openslab.core.survey.method;

@@ -1,8 +1,5 @@
 package openslab.core.survey.instrument.check;
 
-import openslab.core.survey.instrument.Channel;
-import openslab.core.survey.instrument.SampleCheck;
-
 /** No certificate held when it was written. */
 public final class CertificateGone implements SampleCheck {
     @Override

@@ -1,8 +1,5 @@
 package openslab.core.survey.instrument.check;
 
-import openslab.core.survey.instrument.Channel;
-import openslab.core.survey.instrument.SampleCheck;
-
 /** Time stands still, goes back, or runs ahead. */
 public final class ClockAstray implements SampleCheck {
     @Override

@@ -1,8 +1,5 @@
 package openslab.core.survey.instrument.check;
 
-import openslab.core.survey.instrument.Channel;
-import openslab.core.survey.instrument.SampleCheck;
-
 /** The battery is too low for the sensor. */
 public final class FlatBattery implements SampleCheck {
     /** OURS: two cells of 1.5 V, nearly empty. */

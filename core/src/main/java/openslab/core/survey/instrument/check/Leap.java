@@ -1,8 +1,5 @@
 package openslab.core.survey.instrument.check;
 
-import openslab.core.survey.instrument.Channel;
-import openslab.core.survey.instrument.SampleCheck;
-
 /** It changed faster than it can. */
 public final class Leap implements SampleCheck {
     /** OURS: as many in a row at the new value are no leap but a change. */

@@ -1,8 +1,5 @@
 package openslab.core.survey.instrument.check;
 
-import openslab.core.survey.instrument.Channel;
-import openslab.core.survey.instrument.SampleCheck;
-
 /** The instrument gave no number. */
 public final class NoValue implements SampleCheck {
     @Override

@@ -1,8 +1,6 @@
 package openslab.core.survey.instrument.check;
 
 import java.time.Duration;
-import openslab.core.survey.instrument.Channel;
-import openslab.core.survey.instrument.SampleCheck;
 
 /** The hole has not settled yet. */
 public final class Settling implements SampleCheck {

@@ -1,8 +1,6 @@
 package openslab.core.survey.instrument.check;
 
 import java.time.Duration;
-import openslab.core.survey.instrument.Channel;
-import openslab.core.survey.instrument.SampleCheck;
 
 /** The very same number over and over. */
 public final class Stuck implements SampleCheck {

@@ -1,11 +1,9 @@
-package openslab.core.survey.map;
+package openslab.core.survey;
 
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import openslab.core.quantity.Unit;
-import openslab.core.survey.Reading;
-import openslab.core.survey.Site;
 
 /**
  * How a method's readings are put on a map.

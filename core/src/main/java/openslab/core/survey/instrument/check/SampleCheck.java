@@ -1,4 +1,4 @@
-package openslab.core.survey.instrument;
+package openslab.core.survey.instrument.check;
 
 /** Why a sample may not be trusted. A new one is one new class and one line in {@link Screening}. */
 public interface SampleCheck {

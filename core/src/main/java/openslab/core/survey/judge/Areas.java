@@ -1,4 +1,4 @@
-package openslab.core.survey.area;
+package openslab.core.survey.judge;
 
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -18,9 +18,11 @@ import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
-import openslab.core.survey.Survey;
-import openslab.core.survey.TestMethods;
+import openslab.core.survey.area.Defect;
+import openslab.core.survey.area.DefectArea;
+import openslab.core.survey.method.TestMethods;
 import openslab.core.survey.place.Placement;
 
 /** What was drawn on a zone: which of it still stands, what each means, and how much of the floor it is. */
@@ -44,26 +46,26 @@ public final class Areas {
 
     /** Whether each was proved gone: by its own test, inside it, read after it was drawn. */
     public static List<Judged> judge(
-            List<DefectArea> areas, Survey survey, List<Placement.Marked> places, Substrate substrate) {
+            List<DefectArea> areas, Readings read, List<Placement.Marked> places, Substrate substrate) {
         return areas.stream()
-                .map(a -> new Judged(a, a.defect().proofWords(substrate), proof(a, survey, places, substrate)))
+                .map(a -> new Judged(a, a.defect().proofWords(substrate), proof(a, read, places, substrate)))
                 .toList();
     }
 
     private static Optional<Reading> proof(
-            DefectArea area, Survey survey, List<Placement.Marked> places, Substrate substrate) {
+            DefectArea area, Readings read, List<Placement.Marked> places, Substrate substrate) {
         String method = area.defect().proof(substrate);
         if (method.isEmpty()) {
             return Optional.empty();
         }
         // a reading is keyed in to the minute: one of the minute in which the area was drawn comes after it
         Instant from = area.at().truncatedTo(ChronoUnit.MINUTES);
-        List<Reading> later = survey.all(method).stream()
+        List<Reading> later = read.all(method).stream()
                 .filter(r -> !r.at().isBefore(from))
                 .filter(r -> TestMethods.of(method).wholeFloor() || inside(area, r, places))
                 .toList();
         // the newest at each place inside it has to show it gone
-        List<Reading> newest = new Survey(later).current(method);
+        List<Reading> newest = new Readings(later).current(method);
         boolean gone =
                 !newest.isEmpty() && newest.stream().allMatch(r -> area.defect().gone(r, substrate));
         return gone ? Optional.of(newest.get(newest.size() - 1)) : Optional.empty();

@@ -1,18 +1,12 @@
-package openslab.core.survey.instrument;
+package openslab.core.survey.instrument.check;
 
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.quantity.Unit;
-import openslab.core.survey.instrument.check.CertificateGone;
-import openslab.core.survey.instrument.check.ClockAstray;
-import openslab.core.survey.instrument.check.FlatBattery;
-import openslab.core.survey.instrument.check.Leap;
-import openslab.core.survey.instrument.check.NoValue;
-import openslab.core.survey.instrument.check.OutOfRange;
-import openslab.core.survey.instrument.check.Settling;
-import openslab.core.survey.instrument.check.Stuck;
-import openslab.core.survey.instrument.check.UnknownUnit;
+import openslab.core.survey.instrument.Instrument;
+import openslab.core.survey.instrument.Quantity;
+import openslab.core.survey.instrument.Sample;
 
 /**
  * Takes the samples of one channel in the order they were written, and sets aside with a reason what cannot be trusted:

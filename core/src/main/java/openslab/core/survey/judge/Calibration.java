@@ -1,10 +1,11 @@
-package openslab.core.survey.instrument;
+package openslab.core.survey.judge;
 
 import java.util.Optional;
 import openslab.core.quantity.Source;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.TestMethod;
+import openslab.core.survey.instrument.InstrumentKind;
 
 /** A reading taken on a day for which the instrument had no certificate does not count. */
 public final class Calibration {

@@ -1,4 +1,4 @@
-package openslab.core.survey;
+package openslab.core.survey.judge;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -16,10 +16,14 @@ import java.util.stream.Collectors;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
-import openslab.core.survey.area.Areas;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
+import openslab.core.survey.Site;
+import openslab.core.survey.TestMethod;
+import openslab.core.survey.Verdict;
 import openslab.core.survey.area.DefectArea;
-import openslab.core.survey.instrument.Calibration;
-import openslab.core.survey.method.WalkOver;
+import openslab.core.survey.method.TestMethods;
 import openslab.core.survey.place.Placement;
 
 /** All that was found on a zone, and what it adds up to. */
@@ -61,9 +65,7 @@ public final class Survey {
     private static final Comparator<Finding> WORST_FIRST =
             Comparator.comparing(Finding::verdict).reversed();
 
-    private final List<Reading> readings;
-    private final Map<String, List<Reading>> byMethod;
-    private final Map<String, List<Reading>> newestByMethod = new HashMap<>();
+    private final Readings found;
     private final List<Areas.Judged> areas;
 
     public Survey(List<Reading> readings) {
@@ -76,60 +78,22 @@ public final class Survey {
      * @param substrate what the floor is made of, by which a defect is proved gone
      */
     public Survey(List<Reading> readings, List<DefectArea> areas, List<Placement.Marked> places, Substrate substrate) {
-        this.readings = List.copyOf(readings);
-        byMethod = readings.stream().collect(Collectors.groupingBy(Reading::method));
-        byMethod.forEach((method, all) -> newestByMethod.put(method, newestOf(all)));
-        this.areas = Areas.judge(areas, this, places, substrate);
+        var read = new Readings(readings);
+        this.areas = Areas.judge(areas, read, places, substrate);
+        this.found = read.withDrawn(this.areas.stream()
+                .filter(a -> a.gone().isEmpty())
+                .map(a -> a.area().defect().sign())
+                .collect(Collectors.toSet()));
+    }
+
+    /** What was read and seen. */
+    public Readings found() {
+        return found;
     }
 
     /** What was drawn on the floor, and which of it was proved gone. */
     public List<Areas.Judged> areas() {
         return areas;
-    }
-
-    /** Whether the walk-over saw {@code sign}, or somebody drew it and nothing proved it gone; empty when nobody looked. */
-    public Optional<Boolean> seen(String sign) {
-        boolean drawn = areas.stream()
-                .anyMatch(a -> a.gone().isEmpty() && a.area().defect().sign().equals(sign));
-        return drawn ? Optional.of(true) : anyYes(WalkOver.ID, sign);
-    }
-
-    public List<Reading> readings() {
-        return readings;
-    }
-
-    /** Everything read by {@code method}, oldest first. */
-    public List<Reading> all(String method) {
-        return byMethod.getOrDefault(method, List.of());
-    }
-
-    /** The newest reading by {@code method}, wherever it was taken. */
-    public Optional<Reading> newest(String method) {
-        return all(method).stream().reduce(Survey::later);
-    }
-
-    /** Whether any place now speaks {@code yes} to {@code field} of {@code method}; empty when nobody looked. */
-    public Optional<Boolean> anyYes(String method, String field) {
-        List<Reading> now = current(method);
-        return now.isEmpty() ? Optional.empty() : Optional.of(now.stream().anyMatch(r -> r.yes(field)));
-    }
-
-    /** The newest reading at each place. */
-    public List<Reading> current(String method) {
-        return newestByMethod.getOrDefault(method, List.of());
-    }
-
-    private static List<Reading> newestOf(List<Reading> all) {
-        Map<String, Reading> byPlace = new LinkedHashMap<>();
-        for (Reading reading : all) {
-            byPlace.merge(reading.place(), reading, Survey::later);
-        }
-        return List.copyOf(byPlace.values());
-    }
-
-    /** The one read later; of two read at the same minute, the one logged later. */
-    private static Reading later(Reading a, Reading b) {
-        return b.at().isBefore(a.at()) ? a : b;
     }
 
     /** Asks every method; the worst word wins. */
@@ -164,10 +128,10 @@ public final class Survey {
         var entries = new ArrayList<Entry>();
         Map<TestMethod, List<Finding>> byMethodFound = new LinkedHashMap<>();
         for (TestMethod method : TestMethods.ALL) {
-            List<Reading> current = current(method.id());
+            List<Reading> current = found.current(method.id());
             Set<String> speaking = keys(current);
             Map<String, List<Finding>> judged = new HashMap<>();
-            for (Reading reading : all(method.id())) {
+            for (Reading reading : found.all(method.id())) {
                 List<Finding> of = judged(method, reading, site);
                 judged.put(reading.key(), of);
                 entries.add(new Entry(
@@ -213,7 +177,7 @@ public final class Survey {
         findings.addAll(drawn(site));
         var missing = new ArrayList<Missing>();
         for (TestMethod method : TestMethods.ALL) {
-            List<Reading> current = current(method.id());
+            List<Reading> current = found.current(method.id());
             int more = asked(method, site) ? method.count().of(site.areaM2()) - taken(method, current, site) : 0;
             if (more > 0) {
                 missing.add(new Missing(method.about().title(), more));
@@ -233,7 +197,7 @@ public final class Survey {
     public List<Finding> findings(Site site, Predicate<TestMethod> which) {
         var findings = new ArrayList<Finding>();
         for (TestMethod method : TestMethods.ALL.stream().filter(which).toList()) {
-            List<Reading> current = current(method.id());
+            List<Reading> current = found.current(method.id());
             boolean few = asked(method, site)
                     && taken(method, current, site) < method.count().of(site.areaM2());
             findings.addAll(own(method, site, current, few, r -> judged(method, r, site)));
@@ -242,7 +206,7 @@ public final class Survey {
     }
 
     private boolean asked(TestMethod method, Site site) {
-        return tells(method, site) && method.asked(this, site);
+        return tells(method, site) && method.asked(found, site);
     }
 
     private static boolean tells(TestMethod method, Site site) {
@@ -270,7 +234,7 @@ public final class Survey {
             own.add(missing(method, taken(method, current, site), needed));
         }
         if (tells(method, site)) {
-            own.addAll(method.compare(this, site));
+            own.addAll(method.compare(found, site));
         }
         return own;
     }

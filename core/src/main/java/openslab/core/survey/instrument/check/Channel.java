@@ -1,8 +1,11 @@
-package openslab.core.survey.instrument;
+package openslab.core.survey.instrument.check;
 
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
+import openslab.core.survey.instrument.Instrument;
+import openslab.core.survey.instrument.Quantity;
+import openslab.core.survey.instrument.Sample;
 
 /** One channel as it stands while its samples come in: the newest of them, and what is remembered of those before. */
 public final class Channel {

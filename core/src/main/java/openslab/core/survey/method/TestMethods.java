@@ -1,32 +1,10 @@
-package openslab.core.survey;
+package openslab.core.survey.method;
 
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import openslab.core.quantity.InvalidInput;
-import openslab.core.survey.method.BlackLight;
-import openslab.core.survey.method.CalciumChloride;
-import openslab.core.survey.method.Climate;
-import openslab.core.survey.method.ConcreteAge;
-import openslab.core.survey.method.CrackWidth;
-import openslab.core.survey.method.ElectronicMeter;
-import openslab.core.survey.method.FootRub;
-import openslab.core.survey.method.InSlabHumidity;
-import openslab.core.survey.method.OldFloor;
-import openslab.core.survey.method.PlasticSheet;
-import openslab.core.survey.method.ProfileComparison;
-import openslab.core.survey.method.PullOff;
-import openslab.core.survey.method.Scrape;
-import openslab.core.survey.method.SlipResistance;
-import openslab.core.survey.method.SolventRub;
-import openslab.core.survey.method.Sounding;
-import openslab.core.survey.method.Straightedge;
-import openslab.core.survey.method.SurfacePh;
-import openslab.core.survey.method.SurfaceResistance;
-import openslab.core.survey.method.TapeTest;
-import openslab.core.survey.method.TimedAbsorption;
-import openslab.core.survey.method.WalkOver;
-import openslab.core.survey.method.WaterDrop;
+import openslab.core.survey.TestMethod;
 
 /** Every test method there is, in the order an installer takes them. */
 public final class TestMethods {

@@ -1,0 +1,63 @@
+package openslab.server.form;
+
+import java.time.ZoneId;
+import java.util.Optional;
+import openslab.core.air.Place;
+import openslab.core.quantity.Faults;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Value;
+
+/**
+ * What a person sends about a job.
+ *
+ * @param latitude degrees north; {@code longitude} degrees east; both empty where nobody says
+ */
+public record JobForm(
+        String name,
+        String client,
+        String place,
+        String latitude,
+        String longitude,
+        String timeZone,
+        String units,
+        String setting,
+        boolean archived) {
+    /** What was keyed in, as it would be keyed in again. */
+    public static JobForm of(JobFacts f) {
+        return new JobForm(
+                f.name(),
+                f.client(),
+                f.place(),
+                f.position().map(p -> Double.toString(p.latitude())).orElse(""),
+                f.position().map(p -> Double.toString(p.longitude())).orElse(""),
+                f.timeZone().getId(),
+                f.units().name(),
+                f.setting().name(),
+                f.archived());
+    }
+
+    /** @throws openslab.core.quantity.InvalidInput with every fault at once */
+    public JobFacts read() {
+        var faults = new Faults();
+        String readName = faults.line("name", name, 1, 120);
+        String readClient = faults.line("client", client, 0, 120);
+        String readPlace = faults.line("place", place, 0, 120);
+        boolean placed = Said.is(latitude) || Said.is(longitude);
+        Double north = placed ? degrees(faults, "latitude", latitude, 90) : null;
+        Double east = placed ? degrees(faults, "longitude", longitude, 180) : null;
+        ZoneId zone = faults.timeZone("timeZone", timeZone);
+        UnitSystem system = faults.oneOf("units", units, UnitSystem.class);
+        Setting readSetting = faults.oneOf("setting", setting, Setting.class);
+        faults.check();
+        Optional<Place.Position> position = placed ? Optional.of(new Place.Position(north, east)) : Optional.empty();
+        return new JobFacts(readName, readClient, readPlace, position, zone, system, readSetting, archived);
+    }
+
+    private static Double degrees(Faults faults, String field, String text, double most) {
+        Field range = Field.quantity(field, field, Unit.ONE, -most, most, "");
+        Value value = faults.read(() -> range.parse(field, text, UnitSystem.METRIC));
+        return value == null ? null : value.base();
+    }
+}

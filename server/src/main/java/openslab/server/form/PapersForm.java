@@ -1,0 +1,27 @@
+package openslab.server.form;
+
+import java.time.LocalDate;
+import openslab.core.quantity.Faults;
+import openslab.core.survey.instrument.Instrument;
+
+/**
+ * What a reading was taken with.
+ *
+ * @param calibrated a day such as 2026-03-01; {@code due} likewise
+ */
+public record PapersForm(String name, String calibrated, String due) {
+    public static PapersForm of(Instrument i) {
+        return new PapersForm(i.name(), i.calibrated().toString(), i.due().toString());
+    }
+
+    /** An instrument's name and papers; null where one of them is at fault. @param path before the names of the fields */
+    public Instrument read(Faults faults, String path) {
+        String readName = faults.line(path + "name", name, 1, 60);
+        LocalDate from = faults.day(path + "calibrated", calibrated);
+        LocalDate to = faults.day(path + "due", due);
+        if (from != null && to != null && to.isBefore(from)) {
+            faults.add(path + "due", due, "a day not before the calibration of " + from);
+        }
+        return readName == null || from == null || to == null ? null : new Instrument(readName, from, to);
+    }
+}

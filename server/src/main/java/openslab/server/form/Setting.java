@@ -1,0 +1,7 @@
+package openslab.server.form;
+
+/** Where the job's new zones lie, unless they say otherwise. */
+public enum Setting {
+    INDOORS,
+    OUTDOORS
+}

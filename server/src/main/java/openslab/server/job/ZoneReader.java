@@ -1,0 +1,141 @@
+package openslab.server.job;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import openslab.core.floor.Shape;
+import openslab.core.floor.Shapes;
+import openslab.core.floor.plan.PlanReport;
+import openslab.core.job.Cycle;
+import openslab.core.job.LayerChoice;
+import openslab.core.job.ZoneFacts;
+import openslab.core.job.ZoneFields;
+import openslab.core.job.ZoneReport;
+import openslab.core.prep.SiteLimits;
+import openslab.core.quantity.Value;
+import openslab.server.form.ZoneChoice;
+import openslab.server.product.SheetStore;
+import openslab.server.store.Snapshot;
+import openslab.server.web.NotHere;
+import org.springframework.stereotype.Component;
+
+/** The one reader of zones: whatever is told of a zone was read here, all of it in one snapshot. */
+@Component
+public class ZoneReader {
+    private final JobStore jobs;
+    private final ZoneStore zones;
+    private final SheetStore sheets;
+    private final DrawnFloors floors;
+    private final Snapshot snapshot;
+    private final Clock clock;
+
+    ZoneReader(JobStore jobs, ZoneStore zones, SheetStore sheets, DrawnFloors floors, Snapshot snapshot, Clock clock) {
+        this.jobs = jobs;
+        this.zones = zones;
+        this.sheets = sheets;
+        this.floors = floors;
+        this.snapshot = snapshot;
+        this.clock = clock;
+    }
+
+    /**
+     * @param then what is made of it while it stands still
+     * @throws NotHere where there is no such job or no such zone of it
+     */
+    public <T> T zone(UUID jobId, UUID zoneId, Function<KnownZone, T> then) {
+        return snapshot.of(() -> {
+            var job = jobs.get(jobId);
+            return then.apply(known(job, zones.get(jobId, zoneId), clock.instant()));
+        });
+    }
+
+    /**
+     * @param then what is made of the job while it stands still
+     * @throws NotHere where there is no such job
+     */
+    public <T> T job(UUID jobId, Function<KnownJob, T> then) {
+        return snapshot.of(() -> {
+            var job = jobs.get(jobId);
+            Instant now = clock.instant();
+            return then.apply(new KnownJob(job, of(job, now), now));
+        });
+    }
+
+    /** All zones of a job, in order; read by one, and worked out side by side. */
+    List<KnownZone> of(JobStore.StoredJob job, Instant now) {
+        List<KnownZone> all =
+                zones.of(job.id()).stream().map(z -> known(job, z, now)).toList();
+        all.parallelStream().forEach(KnownZone::report);
+        return all;
+    }
+
+    private KnownZone known(JobStore.StoredJob job, ZoneStore.StoredZone zone, Instant now) {
+        return new KnownZone(job, zone, facts(job, zone), now);
+    }
+
+    /**
+     * A zone as an earlier cycle left it.
+     *
+     * @throws NotHere where it has been through no cycle of this number
+     */
+    ZoneReport past(UUID jobId, UUID zoneId, int number) {
+        return zone(jobId, zoneId, zone -> {
+            List<Cycle> cycles = zone.facts().cycles();
+            if (number < 1 || number > cycles.size()) {
+                throw new NotHere("number", number);
+            }
+            if (number == cycles.size()) {
+                return zone.report();
+            }
+            Instant next = cycles.get(number).began();
+            return ZoneReport.of(
+                    zone.facts().through(number),
+                    zone.units(),
+                    zone.job().facts().where(),
+                    next);
+        });
+    }
+
+    /** A stored zone as the core knows it. */
+    ZoneFacts facts(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
+        ZoneChoice choice = zone.choice();
+        String id = zone.id().toString();
+        Optional<PlanReport> plan = choice.isOnPlan()
+                ? Optional.of(floors.report(job.id(), job.facts().units()))
+                : Optional.empty();
+        return new ZoneFacts(
+                id,
+                choice.name(),
+                plan.map(p -> (Shape) p.zone(id)
+                                .orElseThrow(
+                                        () -> new IllegalStateException("zone " + id + " has no part of its plan")))
+                        .orElseGet(() -> Shapes.of(choice.shape(), Value.bases(choice.values()))),
+                plan.map(p -> new ZoneFacts.PlanFacts(
+                                p.doubts(id),
+                                floors.flaws(job.id(), id, job.facts().units())))
+                        .orElse(ZoneFacts.PlanFacts.NONE),
+                choice.substrate(),
+                choice.use(),
+                choice.exposure(),
+                new SiteLimits(choice.dust(), choice.washWater(), choice.limits()),
+                ZoneFields.settings(choice.values()),
+                zone.cycles().stream().map(this::cycle).toList(),
+                zone.log());
+    }
+
+    private Cycle cycle(ZoneStore.StoredCycle c) {
+        return new Cycle(
+                c.number(),
+                c.kind(),
+                c.began(),
+                c.by(),
+                c.why(),
+                c.patch(),
+                c.layers().stream()
+                        .map(l -> new LayerChoice(l.id(), sheets.of(l.digest()).sheet(), l.plannedStart()))
+                        .toList());
+    }
+}
