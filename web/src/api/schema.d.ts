@@ -1317,11 +1317,12 @@ export interface components {
             to: components["schemas"]["PlaceForm"];
         };
         CycleForm: {
-            at: string;
+            at?: string;
             by: string;
-            kind: string;
-            patch: string;
-            why: string;
+            /** @enum {string} */
+            kind: "COAT" | "CLEAN" | "RESEAL" | "REPAIR" | "RECOAT";
+            patch?: string;
+            why?: string;
         };
         CyclePart: {
             at: string;
@@ -1642,9 +1643,11 @@ export interface components {
             longitude: string;
             name: string;
             place: string;
-            setting: string;
+            /** @enum {string} */
+            setting: "INDOORS" | "OUTDOORS";
             timeZone: string;
-            units: string;
+            /** @enum {string} */
+            units: "US" | "METRIC";
         };
         JobView: {
             buying: components["schemas"]["Buying"][];
@@ -1734,8 +1737,8 @@ export interface components {
             word: string;
         };
         LayerForm: {
-            plannedStart: string;
-            sheet: string;
+            plannedStart?: string;
+            sheet?: string;
         };
         LayerOffer: {
             /** Format: int32 */
@@ -1897,13 +1900,14 @@ export interface components {
             at: string;
             by: string;
             /** Format: int32 */
-            cycle: number;
-            instrument: components["schemas"]["PapersForm"];
-            kind: string;
-            method: string;
+            cycle?: number;
+            instrument?: components["schemas"]["PapersForm"];
+            /** @enum {string} */
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "STRIKE";
+            method?: string;
             note: string;
             place: string;
-            ring: components["schemas"]["Corner"][];
+            ring?: components["schemas"]["Corner"][];
             subject: string;
             values: {
                 [key: string]: string;
@@ -1917,7 +1921,8 @@ export interface components {
             /** Format: int32 */
             cycle: number;
             key: string;
-            kind: string;
+            /** @enum {string} */
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "STRIKE";
             note: string;
             place: string;
             struck: boolean;
@@ -2775,8 +2780,9 @@ export interface components {
         };
         ZoneForm: {
             dust: boolean;
-            exposure: string;
-            limits: string[];
+            /** @enum {string} */
+            exposure: "INDOORS" | "SHADE" | "SUN" | "FROST";
+            limits: ("QUIET" | "OCCUPIED" | "NO_THREE_PHASE" | "POST_TENSIONED" | "METALLIC" | "GREEN" | "FROST" | "NEIGHBOURS")[];
             name: string;
             settings: {
                 [key: string]: string;
@@ -2785,8 +2791,10 @@ export interface components {
             sides: {
                 [key: string]: string;
             };
-            substrate: string;
-            use: string;
+            /** @enum {string} */
+            substrate: "BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE";
+            /** @enum {string} */
+            use: "UNSAID" | "GARAGE" | "PLANT" | "SHOP" | "SCHOOL" | "KITCHEN" | "WET_ROOM" | "LABORATORY" | "HOME" | "PATIO" | "RAMP";
             washWater: boolean;
         };
         ZoneHead: {

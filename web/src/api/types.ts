@@ -25,20 +25,16 @@ export type PrepZone = Staged<'prep'>;
 export type LayerZone = Staged<'layer'>;
 export type ServiceZone = Staged<'service'>;
 export type JobForm = Schemas['JobForm'];
+export type JobFile = Schemas['JobFile'];
 export type ZoneForm = Schemas['ZoneForm'];
 export type ZoneReport = Schemas['ZoneReport'];
 export type LayerForm = Schemas['LayerForm'];
 export type Buying = Schemas['Buying'];
 export type LayerReport = Schemas['LayerReport'];
 export type LayerView = Schemas['LayerView'];
-type Optional<T, K extends keyof T> = Omit<T, K> & Partial<Pick<T, K>>;
 
-/**
- * A reading may say what it was taken with, an area has corners; nothing else has either. What is logged belongs to the cycle that
- * the zone is in, unless it says another.
- */
-export type LogForm = Optional<Schemas['LogForm'], 'instrument' | 'ring' | 'cycle' | 'method'>;
-export type CycleForm = Optional<Schemas['CycleForm'], 'at' | 'why' | 'patch'>;
+export type LogForm = Schemas['LogForm'];
+export type CycleForm = Schemas['CycleForm'];
 export type CycleReport = Schemas['CycleReport'];
 export type Begin = Schemas['Begin'];
 export type LogView = Schemas['LogView'];
@@ -107,4 +103,4 @@ export type PacesView = Schemas['PacesView'];
 export type SilicaShift = Schemas['Shift'];
 export type ReadingsTaken = Schemas['Taken'];
 export type ChoicesView = Schemas['ChoicesView'];
-export type Units = 'US' | 'METRIC';
+export type Units = JobForm['units'];

@@ -1,6 +1,6 @@
 import { untrack } from 'svelte';
 import * as api from '../api/client';
-import { ApiProblem, asProblem } from '../api/client';
+import { ApiProblem, asProblem, ask } from '../api/call';
 import { smaller } from '../parts/picture';
 import type {
   CycleForm,
@@ -117,7 +117,7 @@ export class JobDesk {
 
   async #fetch(path: string): Promise<void> {
     try {
-      const answer = await api.read<Answer>(path);
+      const answer = await ask<Answer>(path);
       this.#answers = { ...this.#answers, [path]: { answer, at: Date.now() } };
       this.photos = answer.photos ?? this.photos;
       this.problem = null;
@@ -145,7 +145,7 @@ export class JobDesk {
 
   /** Where a stage of a zone is asked for. @param layerId of a layer's stage */
   path(zoneId: string, kind: keyof Stages, layerId = ''): string {
-    return api.stagePath(this.#id, zoneId, kind === 'layer' ? `layers/${layerId}` : kind);
+    return api.stagePath(this.#id, zoneId, kind, layerId);
   }
 
   /** A zone with one stage of it; null while that is on its way. */
@@ -164,7 +164,7 @@ export class JobDesk {
   }
 
   get logPath(): string {
-    return `${api.jobPath(this.#id)}/log`;
+    return api.logPath(this.#id);
   }
 
   get logBook(): LogBook | null {
@@ -215,7 +215,7 @@ export class JobDesk {
   /** Fetches the working of a figure from the answer that it came in. */
   async #work(figure: FigureView): Promise<void> {
     const answers: [string, unknown][] = [
-      [`${api.jobPath(this.#id)}/head`, this.job],
+      [api.headPath(this.#id), this.job],
       ...Object.entries(this.#answers).map(([path, kept]): [string, unknown] => [
         path,
         kept.answer,
@@ -256,11 +256,17 @@ export class JobDesk {
   }
 
   async editZone(zoneId: string, key: string, form: ZoneForm): Promise<void> {
-    await this.#take(api.editZone(this.#id, zoneId, key, this.version, form), 'Zone saved');
+    await this.#take(
+      api.editZone({ jobId: this.#id, zoneId }, key, this.version, form),
+      'Zone saved',
+    );
   }
 
   async beginCycle(zoneId: string, key: string, form: CycleForm): Promise<void> {
-    await this.#take(api.beginCycle(this.#id, zoneId, key, this.version, form), 'The next begins');
+    await this.#take(
+      api.beginCycle({ jobId: this.#id, zoneId }, key, this.version, form),
+      'The next begins',
+    );
   }
 
   async takeCycleBack(zoneId: string, number: number, key: string): Promise<void> {
@@ -274,7 +280,7 @@ export class JobDesk {
   }
 
   async log(zoneId: string, key: string, form: LogForm): Promise<void> {
-    const logged = api.log(this.#id, zoneId, key, form).then((l) => l.head);
+    const logged = api.log({ jobId: this.#id, zoneId }, key, form).then((l) => l.head);
     await this.#take(logged, 'Saved to the log');
   }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Fault } from '../api/client';
+  import type { Fault } from '../api/call';
   import type { Snippet } from 'svelte';
 
   interface Props {

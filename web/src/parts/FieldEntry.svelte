@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Fault } from '../api/client';
+  import type { Fault } from '../api/call';
   import type { Field, Units } from '../api/types';
   import Entry from './Entry.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { HTMLInputAttributes } from 'svelte/elements';
-  import type { Fault } from '../api/client';
+  import type { Fault } from '../api/call';
   import Entry from './Entry.svelte';
 
   interface Props extends Pick<

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { ApiProblem } from '../api/client';
+  import type { ApiProblem } from '../api/call';
 
   interface Props {
     problem: ApiProblem | null;

@@ -1,4 +1,5 @@
-import { ApiProblem, newKey, type Fault } from '../api/client';
+import { ApiProblem, type Fault } from '../api/call';
+import { newKey } from '../api/client';
 
 /**
  * What every form does: one write at a time, the same key for the same content, faults beside their fields. A changed

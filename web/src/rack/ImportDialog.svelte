@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { ApiProblem, importJob } from '../api/client';
+  import { ApiProblem } from '../api/call';
+  import { importJob } from '../api/client';
   import { jobHref } from '../app/route.svelte';
   import Button from '../parts/Button.svelte';
   import Dialog from '../parts/Dialog.svelte';

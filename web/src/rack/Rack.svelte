@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, rack } from '../api/client';
+  import { type ApiProblem, asProblem } from '../api/call';
+  import { rack } from '../api/client';
   import type { RackItem } from '../api/types';
   import TopBar from '../app/TopBar.svelte';
   import { plainKey } from '../app/keys';

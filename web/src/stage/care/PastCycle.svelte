@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { asProblem, type ApiProblem, pastCycle } from '../../api/client';
+  import { asProblem, type ApiProblem } from '../../api/call';
+  import { pastCycle } from '../../api/client';
   import type { JobHead, ZoneReport, ServiceZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import Mark from '../../parts/Mark.svelte';
@@ -18,7 +19,7 @@
 
   function open(event: Event) {
     if ((event.currentTarget as HTMLDetailsElement).open) {
-      pastCycle(job.id, zone.id, number).then(
+      pastCycle({ jobId: job.id, zoneId: zone.id, number }).then(
         (r) => (past = r),
         (e: unknown) => (problem = asProblem(e)),
       );

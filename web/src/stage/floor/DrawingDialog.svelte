@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, layerRoles, offerDrawing } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { layerRoles, offerDrawing } from '../../api/client';
   import type { DrawingOffer, Named, TracedView } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Dialog from '../../parts/Dialog.svelte';

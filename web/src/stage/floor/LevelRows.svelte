@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, levelsUrl, readLevels } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { levelsUrl, readLevels } from '../../api/client';
   import type { RoomForm, RoomPlan } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Fold from '../../parts/Fold.svelte';

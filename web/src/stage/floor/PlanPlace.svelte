@@ -1,6 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import type { JobHead, Units, ZoneHead } from '../../api/types';
+  import type { JobHead, ZoneHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import Button from '../../parts/Button.svelte';
   import Trouble from '../../parts/Trouble.svelte';
@@ -27,7 +27,7 @@
 
   // the place is made anew for another job
   // svelte-ignore state_referenced_locally
-  const plans = new PlanDesk(desk, job.id, job.facts.units as Units);
+  const plans = new PlanDesk(desk, job.id, job.facts.units);
   $effect(() => untrack(() => void plans.load()));
   $effect(() => {
     if (desk.othersWrote > 0) {

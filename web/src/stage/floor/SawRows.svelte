@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, sawCuts } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { sawCuts } from '../../api/client';
   import type { RoomForm, RoomPlan, SawCuts } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Fold from '../../parts/Fold.svelte';
@@ -23,7 +24,7 @@
   async function propose(event: SubmitEvent) {
     event.preventDefault();
     try {
-      proposed = await sawCuts(jobId, plan.id, thickness, early);
+      proposed = await sawCuts({ jobId, roomId: plan.id }, { thickness, early });
       problem = null;
     } catch (e) {
       problem = asProblem(e);

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { echoShape } from '../../api/client';
-  import type { EchoView, JobHead, Units, ZoneForm, ZoneHead } from '../../api/types';
+  import type { EchoView, JobHead, ZoneForm, ZoneHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { known } from '../../app/reference.svelte';
   import { jobHref } from '../../app/route.svelte';
@@ -53,7 +53,7 @@
   const sending = new FormState();
   let echo = $state.raw<EchoView | null>(null);
 
-  const units = $derived(job.facts.units as Units);
+  const units = $derived(job.facts.units);
   const sides = $derived(known.view?.shapes[draft.shape] ?? []);
   const settings = $derived([...(known.view?.crew ?? []), ...(known.view?.settings ?? [])]);
   const typed = $derived(Object.fromEntries(sides.map((f) => [f.id, draft.sides[f.id] ?? ''])));

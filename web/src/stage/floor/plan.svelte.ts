@@ -1,5 +1,6 @@
 import * as api from '../../api/client';
-import { ApiProblem, newKey, type Fault } from '../../api/client';
+import { ApiProblem, type Fault } from '../../api/call';
+import { newKey } from '../../api/client';
 import type {
   PlaceForm,
   PlanForm,
@@ -135,7 +136,7 @@ export class PlanDesk {
 
   walk(zoneId: string): Promise<void> {
     return this.#queue(() =>
-      this.#write((key) => api.walkZone(this.#jobId, zoneId, key, this.#version)),
+      this.#write((key) => api.walkZone({ jobId: this.#jobId, zoneId }, key, this.#version)),
     );
   }
 

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { addInstrument, asProblem, editInstrument, lookForInstrument } from '../../api/client';
+  import { asProblem } from '../../api/call';
+  import { addInstrument, editInstrument, lookForInstrument } from '../../api/client';
   import type { InstrumentForm, InstrumentView } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import { known } from '../../app/reference.svelte';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, collect, newKey, sent } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { collect, newKey, sent } from '../../api/client';
   import type { Collected, InstrumentView, SentView } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import { known } from '../../app/reference.svelte';

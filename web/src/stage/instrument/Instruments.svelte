@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
   import TopBar from '../../app/TopBar.svelte';
   import { shopInstruments } from '../../app/instruments.svelte';
   import { known } from '../../app/reference.svelte';

@@ -1,7 +1,6 @@
 <script lang="ts">
+  import { ApiProblem, asProblem } from '../../api/call';
   import {
-    ApiProblem,
-    asProblem,
     loggerChoices,
     loggerFile,
     offerLoggerFile,

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobHead, LayerReport, Units, LayerZone } from '../../api/types';
+  import type { JobHead, LayerReport, LayerZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import { known } from '../../app/reference.svelte';
@@ -51,7 +51,7 @@
       {#each fields as field (field.id)}
         <FieldEntry
           {field}
-          units={job.facts.units as Units}
+          units={job.facts.units}
           bind:value={() => values[field.id] ?? '', (v) => (values[field.id] = v)}
           fault={sending.fault(`values.${field.id}`)}
         />

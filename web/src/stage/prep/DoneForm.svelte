@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobHead, StepReport, StepSheet, Units, PrepZone } from '../../api/types';
+  import type { JobHead, StepReport, StepSheet, PrepZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
@@ -63,7 +63,7 @@
       {#each sheet.fields as field (field.id)}
         <FieldEntry
           {field}
-          units={job.facts.units as Units}
+          units={job.facts.units}
           bind:value={() => values[field.id] ?? '', (v) => (values[field.id] = v)}
           fault={sending.fault(`values.${field.id}`)}
         />

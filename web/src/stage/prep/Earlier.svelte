@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Fault } from '../../api/client';
+  import type { Fault } from '../../api/call';
   import { appClock } from '../../app/clock.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import { toWall } from '../../parts/time';

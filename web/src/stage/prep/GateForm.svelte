@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { GateReport, JobHead, StepReport, Units, PrepZone } from '../../api/types';
+  import type { GateReport, JobHead, StepReport, PrepZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import WhyEntry from '../../app/WhyEntry.svelte';
@@ -55,7 +55,7 @@
       {#each gate.fields as field (field.id)}
         <FieldEntry
           {field}
-          units={job.facts.units as Units}
+          units={job.facts.units}
           bind:value={() => values[field.id] ?? '', (v) => (values[field.id] = v)}
           fault={sending.fault(`values.${field.id}`)}
         />

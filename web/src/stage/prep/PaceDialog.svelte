@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, paces, setPace } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { paces, setPace } from '../../api/client';
   import type { PacesView, Units } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Dialog from '../../parts/Dialog.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobHead, Ladder, StepReport, Units, PrepZone } from '../../api/types';
+  import type { JobHead, Ladder, StepReport, PrepZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import Button from '../../parts/Button.svelte';
@@ -90,7 +90,7 @@
           {#each asked as field (field.id)}
             <FieldEntry
               {field}
-              units={job.facts.units as Units}
+              units={job.facts.units}
               bind:value={() => values[field.id] ?? '', (v) => (values[field.id] = v)}
               fault={sending.fault(`values.${field.id}`)}
             />

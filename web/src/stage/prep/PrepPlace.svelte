@@ -1,6 +1,6 @@
 <script lang="ts">
   import { prepSheetUrl } from '../../api/client';
-  import type { JobHead, Units, PrepZone } from '../../api/types';
+  import type { JobHead, PrepZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Fold from '../../parts/Fold.svelte';
@@ -22,7 +22,7 @@
 
   let { desk, job, zone }: Props = $props();
   const prep = $derived(zone.report.prep);
-  const units = $derived(job.facts.units as Units);
+  const units = $derived(job.facts.units);
   /** Tile and vinyl have no profile to be opened. */
   const opens = $derived(prep.method === '' || prep.steps.some((s) => s.gate?.id === 'profile'));
   const here = $derived(prep.refused.filter((r) => !r.elsewhere));

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, averageShift, shiftFields } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { averageShift, shiftFields } from '../../api/client';
   import type { Field, SilicaShift, Units } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';

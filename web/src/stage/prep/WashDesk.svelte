@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, mixWash, washes } from '../../api/client';
-  import type { JobHead, MixView, Units, WashesView, PrepZone } from '../../api/types';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { mixWash, washes } from '../../api/client';
+  import type { JobHead, MixView, WashesView, PrepZone } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
@@ -15,7 +16,7 @@
 
   let { job, zone }: Props = $props();
 
-  const units = $derived(job.facts.units as Units);
+  const units = $derived(job.facts.units);
 
   let view = $state.raw<WashesView | null>(null);
   let made = $state.raw<MixView | null>(null);

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { ApiProblem, addSheet, editSheet } from '../../api/client';
+  import { ApiProblem } from '../../api/call';
+  import { addSheet, editSheet } from '../../api/client';
   import type { SheetFieldsView, SheetForm, SheetView, Units } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';

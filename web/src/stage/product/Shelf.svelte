@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, sheetFields, shelf } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { sheetFields, shelf } from '../../api/client';
   import type { SheetFieldsView, SheetView } from '../../api/types';
   import TopBar from '../../app/TopBar.svelte';
   import { shelfHref } from '../../app/route.svelte';

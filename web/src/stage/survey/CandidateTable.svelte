@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, candidates } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { candidates } from '../../api/client';
   import type { CandidateReport, JobHead, SurveyZone } from '../../api/types';
   import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
@@ -16,7 +17,7 @@
 
   $effect(() => {
     // asked anew with every new answer of the job: whatever it says may change every one of them
-    candidates(job.id, zone.id).then(
+    candidates({ jobId: job.id, zoneId: zone.id }).then(
       (t) => (told = t),
       (e: unknown) => (problem = asProblem(e)),
     );

@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, dryDown } from '../../api/client';
-  import type { DryDown, JobHead, Units, SurveyZone } from '../../api/types';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { dryDown } from '../../api/client';
+  import type { DryDown, JobHead, SurveyZone } from '../../api/types';
   import { known } from '../../app/reference.svelte';
   import Button from '../../parts/Button.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
@@ -24,7 +25,7 @@
   let measures = $state<Record<string, string>>({});
   let place = $state('');
 
-  const units = $derived(job.facts.units as Units);
+  const units = $derived(job.facts.units);
   const fields = $derived(known.view?.dryingMeasures ?? []);
   const ways = $derived(known.view?.dryingWays ?? []);
   /** The forecast follows from the probes, the age and the air: a reading of any of them asks for it anew. */
@@ -37,7 +38,7 @@
     busy = true;
     problem = null;
     try {
-      told = await dryDown(job.id, zone.id, { ...measures });
+      told = await dryDown({ jobId: job.id, zoneId: zone.id }, { ...measures });
     } catch (e) {
       problem = asProblem(e);
     } finally {

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { ApiProblem, photoUrl } from '../../api/client';
+  import { ApiProblem } from '../../api/call';
+  import { photoUrl } from '../../api/client';
   import type { JobDesk } from '../../app/job.svelte';
 
   interface Props {

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { tick } from 'svelte';
-  import { asProblem, sent } from '../../api/client';
-  import type { JobHead, MethodView, SeriesView, Units, SurveyZone } from '../../api/types';
+  import { asProblem } from '../../api/call';
+  import { sent } from '../../api/client';
+  import type { JobHead, MethodView, SeriesView, SurveyZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import { shopInstruments } from '../../app/instruments.svelte';
   import type { JobDesk } from '../../app/job.svelte';
@@ -32,7 +33,7 @@
   const HOUR_MS = 3_600_000;
 
   const timeZone = $derived(job.facts.timeZone);
-  const units = $derived(job.facts.units as Units);
+  const units = $derived(job.facts.units);
   const entries = $derived(
     zone.report.survey.entries.filter((e) => e.reading.method === method.id),
   );

@@ -1,12 +1,6 @@
 <script lang="ts">
-  import {
-    type ApiProblem,
-    asProblem,
-    newKey,
-    readingsUrl,
-    readReadings,
-    surveyReportUrl,
-  } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { newKey, readingsUrl, readReadings, surveyReportUrl } from '../../api/client';
   import type { JobHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import Trouble from '../../parts/Trouble.svelte';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem, maps } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { maps } from '../../api/client';
   import type { JobHead, SurveyMap, SurveyZone } from '../../api/types';
   import Trouble from '../../parts/Trouble.svelte';
   import { inDrawing, sketch } from '../floor/sketch';
@@ -37,7 +38,7 @@
 
   $effect(() => {
     if (facts) {
-      maps(job.id, zone.id).then(
+      maps({ jobId: job.id, zoneId: zone.id }).then(
         (m) => (told = m),
         (e: unknown) => (problem = asProblem(e)),
       );

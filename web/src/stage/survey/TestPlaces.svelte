@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
-  import { type ApiProblem, asProblem, proposePlaces } from '../../api/client';
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { proposePlaces } from '../../api/client';
   import type { JobHead, ProposedPlace, SurveyZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
@@ -41,7 +42,7 @@
     problem = null;
     told = '';
     try {
-      proposed = await proposePlaces(job.id, zone.id);
+      proposed = await proposePlaces({ jobId: job.id, zoneId: zone.id });
       told =
         proposed.length === 0 ? 'Enough places are marked for every test that is asked for.' : '';
     } catch (e) {

@@ -1,5 +1,6 @@
 package openslab.server.form;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.Optional;
 import openslab.core.job.Cycle;
@@ -8,6 +9,7 @@ import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a person sends about the next cycle of a zone.
@@ -15,7 +17,12 @@ import openslab.core.quantity.Value;
  * @param at when it begins; now where it is left out
  * @param patch how much of the floor a repair takes, as typed; nothing for any other kind
  */
-public record CycleForm(String kind, String at, String by, String why, String patch) {
+public record CycleForm(
+        @Schema(implementation = CycleKind.class) String kind,
+        @Nullable String at,
+        String by,
+        @Nullable String why,
+        @Nullable String patch) {
     /** @param latest it did not begin later than this */
     public CycleChoice read(UnitSystem units, Instant now, Instant latest) {
         return read(1, units, now, latest);

@@ -1,5 +1,6 @@
 package openslab.server.form;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.ZoneId;
 import java.util.Optional;
 import openslab.core.air.Place;
@@ -21,8 +22,8 @@ public record JobForm(
         String latitude,
         String longitude,
         String timeZone,
-        String units,
-        String setting,
+        @Schema(implementation = UnitSystem.class) String units,
+        @Schema(implementation = Setting.class) String setting,
         boolean archived) {
     /** What was keyed in, as it would be keyed in again. */
     public static JobForm of(JobFacts f) {

@@ -1,10 +1,12 @@
 package openslab.server.form;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import openslab.core.floor.Outline;
 import openslab.core.job.LogEntry;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a person sends for a zone's log.
@@ -17,17 +19,17 @@ import openslab.core.job.LogEntry;
  * @param method of a step or gate in a file, the method of preparation it was done for; the zone's own where it is left out
  */
 public record LogForm(
-        String kind,
+        @Schema(implementation = LogEntry.Kind.class) String kind,
         String subject,
         String place,
         String at,
         String by,
         String note,
         Map<String, String> values,
-        PapersForm instrument,
-        List<Outline.Corner> ring,
-        Integer cycle,
-        String method) {
+        @Nullable PapersForm instrument,
+        @Nullable List<Outline.Corner> ring,
+        @Nullable Integer cycle,
+        @Nullable String method) {
     public LogForm(
             String kind, String subject, String place, String at, String by, String note, Map<String, String> values) {
         this(kind, subject, place, at, by, note, values, null, null);

@@ -1,5 +1,7 @@
 package openslab.server.form;
 
+import io.swagger.v3.oas.annotations.media.ArraySchema;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -30,12 +32,12 @@ public record ZoneForm(
         String name,
         String shape,
         Map<String, String> sides,
-        String substrate,
-        String use,
-        String exposure,
+        @Schema(implementation = Substrate.class) String substrate,
+        @Schema(implementation = Use.class) String use,
+        @Schema(implementation = Exposure.class) String exposure,
         boolean dust,
         boolean washWater,
-        List<String> limits,
+        @ArraySchema(schema = @Schema(implementation = SiteLimit.class)) List<String> limits,
         Map<String, String> settings) {
     public ZoneForm {
         limits = limits == null ? List.of() : List.copyOf(limits);

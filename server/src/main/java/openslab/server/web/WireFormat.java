@@ -18,6 +18,7 @@ import openslab.core.quantity.Line;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Text;
 import openslab.core.quantity.Unit;
+import org.jspecify.annotations.Nullable;
 import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -206,7 +207,7 @@ public class WireFormat {
         return new OpenAPI().info(new Info().title("Open Slab").version("1")).servers(List.of(new Server().url("/")));
     }
 
-    /** A record's components are always there, unless they are Optional: the generated types then say so too. */
+    /** A record's components are always there, unless they are Optional or may be null: the generated types then say so too. */
     @Bean
     ModelConverter requiredComponents() {
         return new ModelConverter() {
@@ -233,7 +234,8 @@ public class WireFormat {
     private static void require(Schema<?> model, Class<?> raw) {
         if (model.getProperties() != null) {
             Arrays.stream(raw.getRecordComponents())
-                    .filter(c -> c.getType() != Optional.class)
+                    .filter(c -> c.getType() != Optional.class
+                            && !c.getAnnotatedType().isAnnotationPresent(Nullable.class))
                     .map(RecordComponent::getName)
                     .filter(model.getProperties()::containsKey)
                     .filter(n ->
