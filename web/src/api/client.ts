@@ -152,8 +152,8 @@ export const walkZone = (where: InJob, key: string, version: number) =>
   post('/api/jobs/{jobId}/zones/{zoneId}/walk', { in: where, key, version });
 
 /** When the slab will be dry enough; nothing is stored. */
-export const dryDown = (where: InJob, measures: Record<string, string>) =>
-  post('/api/jobs/{jobId}/zones/{zoneId}/dry-down', { in: where, body: { measures } });
+export const dryDown = (where: InJob, means: Record<string, string>) =>
+  post('/api/jobs/{jobId}/zones/{zoneId}/dry-down', { in: where, body: { means } });
 
 /** Where the tests that are asked for might be taken; nothing is stored. */
 export const proposePlaces = (where: InJob) =>

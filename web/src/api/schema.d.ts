@@ -1937,6 +1937,13 @@ export interface components {
             /** Format: uuid */
             key: string;
         };
+        MapBand: {
+            /** Format: double */
+            from: number;
+            rings: number[][];
+            /** Format: double */
+            to: number;
+        };
         MapPoint: {
             at: components["schemas"]["Corner"];
             name: string;
@@ -1951,8 +1958,8 @@ export interface components {
             at: components["schemas"]["Corner"];
             name: string;
         };
-        MeasuresForm: {
-            measures: {
+        MeansForm: {
+            means: {
                 [key: string]: string;
             };
         };
@@ -1962,8 +1969,8 @@ export interface components {
             how: string;
             id: string;
             instrument?: string;
+            setOut?: components["schemas"]["SetOutView"];
             source: components["schemas"]["SourceView"];
-            standing?: components["schemas"]["StandingView"];
             title: string;
             wholeFloor: boolean;
         };
@@ -2031,19 +2038,6 @@ export interface components {
             name: string;
             turn: string;
             width: string;
-        };
-        Out: {
-            /** Format: date-time */
-            at: string;
-            /** Format: date-time */
-            from: string;
-            key: string;
-            method: string;
-            place: string;
-            standing: components["schemas"]["Standing"];
-            title: string;
-            /** Format: date-time */
-            until?: string;
         };
         Outline: {
             corners: components["schemas"]["Corner"][];
@@ -2267,7 +2261,7 @@ export interface components {
             batch: components["schemas"]["Field"][];
             crew: components["schemas"]["Field"][];
             defects: components["schemas"]["DefectView"][];
-            dryingMeasures: components["schemas"]["Field"][];
+            dryingMeans: components["schemas"]["Field"][];
             dryingWays: components["schemas"]["Named"][];
             exposures: components["schemas"]["Named"][];
             instrumentKinds: components["schemas"]["InstrumentKindView"][];
@@ -2426,6 +2420,24 @@ export interface components {
             changes: number;
             report: components["schemas"]["ServicePart"];
         };
+        SetOut: {
+            hours: string;
+            /** Format: duration */
+            least: string;
+            /** Format: duration */
+            most?: string;
+            then: string;
+            waiting: string;
+        };
+        SetOutView: {
+            hours: string;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most?: number;
+            then: string;
+            waiting: string;
+        };
         Share: {
             /** @enum {string} */
             defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "OLD_COAT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "ANTIQUE" | "FAILED_OVERLAY" | "WORN" | "DUSTING" | "HOLLOW" | "DAMP";
@@ -2526,24 +2538,6 @@ export interface components {
             tread: string;
             width: string;
         };
-        Standing: {
-            hours: string;
-            /** Format: duration */
-            least: string;
-            /** Format: duration */
-            most?: string;
-            then: string;
-            waiting: string;
-        };
-        StandingView: {
-            hours: string;
-            /** Format: double */
-            least: number;
-            /** Format: double */
-            most?: number;
-            then: string;
-            waiting: string;
-        };
         StartForm: {
             /** Format: uuid */
             instrumentId: string;
@@ -2616,6 +2610,10 @@ export interface components {
             word: string;
         };
         SurveyMap: {
+            bands: components["schemas"]["MapBand"][];
+            beyond: number[][];
+            /** Format: int32 */
+            digits: number;
             grid?: components["schemas"]["Grid"];
             /** Format: double */
             guessed: number;
@@ -2641,8 +2639,8 @@ export interface components {
             places: components["schemas"]["Marked"][];
             shares: components["schemas"]["Share"][];
             sides: components["schemas"]["Side"][];
-            standingTests: components["schemas"]["Out"][];
             survey: components["schemas"]["Judgement"];
+            testsOut: components["schemas"]["Test"][];
         };
         SurveyStage: {
             /** Format: int64 */
@@ -2679,6 +2677,20 @@ export interface components {
         };
         TemperatureCurve: {
             points: components["schemas"]["Point"][];
+        };
+        Test: {
+            /** Format: date-time */
+            at: string;
+            /** Format: date-time */
+            from: string;
+            key: string;
+            method: string;
+            place: string;
+            rule: components["schemas"]["SetOut"];
+            stood: string;
+            title: string;
+            /** Format: date-time */
+            until?: string;
         };
         Thing: {
             group: string;
@@ -2829,9 +2841,9 @@ export interface components {
             service: components["schemas"]["ServiceReport"];
             shares: components["schemas"]["Share"][];
             sides: components["schemas"]["Side"][];
-            standingTests: components["schemas"]["Out"][];
             strata: components["schemas"]["Stratum"][];
             survey: components["schemas"]["Judgement"];
+            testsOut: components["schemas"]["Test"][];
             totalDry: components["schemas"]["FigureView"];
         };
         ZoneView: {
@@ -3671,7 +3683,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["MeasuresForm"];
+                "application/json": components["schemas"]["MeansForm"];
             };
         };
         responses: {

@@ -1,11 +1,11 @@
 <script lang="ts">
   import type { JobHead, Stages, ZoneHead } from '../api/types';
-  import HistoryPlace from '../stage/care/HistoryPlace.svelte';
-  import ServicePlace from '../stage/care/ServicePlace.svelte';
-  import PlanPlace from '../stage/floor/PlanPlace.svelte';
-  import LayerPlace from '../stage/mix/LayerPlace.svelte';
-  import PrepPlace from '../stage/prep/PrepPlace.svelte';
-  import SurveyPlace from '../stage/survey/SurveyPlace.svelte';
+  import HistoryStage from '../stage/care/HistoryStage.svelte';
+  import ServiceStage from '../stage/care/ServiceStage.svelte';
+  import PlanStage from '../stage/floor/PlanStage.svelte';
+  import LayerStage from '../stage/mix/LayerStage.svelte';
+  import PrepStage from '../stage/prep/PrepStage.svelte';
+  import SurveyStage from '../stage/survey/SurveyStage.svelte';
   import type { JobDesk } from './job.svelte';
 
   interface Props {
@@ -41,21 +41,21 @@
 </script>
 
 {#if kind === null}
-  <PlanPlace {desk} {job} {zone} />
+  <PlanStage {desk} {job} {zone} />
 {:else if kind === 'survey'}
   {@const staged = desk.staged(zone, 'survey')}
-  {#if staged}<SurveyPlace {desk} {job} zone={staged} {onreading} />{/if}
+  {#if staged}<SurveyStage {desk} {job} zone={staged} {onreading} />{/if}
 {:else if kind === 'prep'}
   {@const staged = desk.staged(zone, 'prep')}
-  {#if staged}<PrepPlace {desk} {job} zone={staged} />{/if}
+  {#if staged}<PrepStage {desk} {job} zone={staged} />{/if}
 {:else if kind === 'layer'}
   {@const staged = desk.staged(zone, 'layer', chosen)}
   {@const layer = staged?.report.layers[0]}
   {#if staged && layer}
-    {#key layer.id}<LayerPlace {desk} {job} zone={staged} {layer} />{/key}
+    {#key layer.id}<LayerStage {desk} {job} zone={staged} {layer} />{/key}
   {/if}
 {:else}
   {@const staged = desk.staged(zone, 'service')}
-  {#if staged && past}<HistoryPlace {desk} {job} zone={staged} />
-  {:else if staged}<ServicePlace {job} zone={staged} />{/if}
+  {#if staged && past}<HistoryStage {desk} {job} zone={staged} />
+  {:else if staged}<ServiceStage {job} zone={staged} />{/if}
 {/if}

@@ -100,10 +100,13 @@ export function toWall(at: Date, zone: string): string {
   return new Date(at.getTime() + offsetMinutes(at, zone) * MINUTE).toISOString().slice(0, 16);
 }
 
+const WALL = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/;
+
 /** The moment that the floor's wall clock shows `wall`; null when it is not a time. */
 export function fromWall(wall: string, zone: string): Date | null {
   const asUtc = new Date(`${wall}:00Z`);
-  if (Number.isNaN(asUtc.getTime())) {
+  // a Date makes something of nearly any words
+  if (!WALL.test(wall) || Number.isNaN(asUtc.getTime())) {
     return null;
   }
   const guess = new Date(asUtc.getTime() - offsetMinutes(asUtc, zone) * MINUTE);
@@ -114,14 +117,4 @@ export function fromWall(wall: string, zone: string): Date | null {
 export function happened(wall: string, zone: string): { at?: string } {
   const at = wall === '' ? null : fromWall(wall, zone);
   return at ? { at: at.toISOString() } : {};
-}
-
-/** A day some months on, both as 2026-05-04; empty where the first is no day. */
-export function monthsOn(day: string, months: number): string {
-  const at = new Date(`${day}T00:00:00Z`);
-  if (Number.isNaN(at.getTime())) {
-    return '';
-  }
-  at.setUTCMonth(at.getUTCMonth() + months);
-  return at.toISOString().slice(0, 10);
 }

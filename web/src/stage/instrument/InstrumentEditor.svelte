@@ -9,7 +9,6 @@
   import TextEntry from '../../parts/TextEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { FormState } from '../../parts/form.svelte';
-  import { monthsOn } from '../../parts/time';
 
   interface Props {
     /** Empty for a new one. */
@@ -30,17 +29,8 @@
   let form = $state<InstrumentForm>(structuredClone(stored?.form ?? blank));
   const sending = new FormState();
   let looking = $state(false);
-  /** What a calibration is good for is the kind's, until somebody says otherwise. */
-  let ownDue = $state(false);
 
   const kind = $derived(kinds.find((k) => k.id === form.kind));
-
-  function calibrated(day: string) {
-    form.papers.calibrated = day;
-    if (!ownDue && kind) {
-      form.papers.due = monthsOn(day, kind.months);
-    }
-  }
 
   async function look() {
     looking = true;
@@ -98,20 +88,14 @@
       label="Calibrated"
       type="date"
       fault={sending.fault('papers.calibrated')}
-      bind:value={() => form.papers.calibrated, calibrated}
+      bind:value={form.papers.calibrated}
     />
     <TextEntry
       label="Good until"
       type="date"
-      hint={kind ? `${kind.months} months where its paper says nothing` : ''}
+      hint={kind ? `empty: ${kind.months} months on` : ''}
       fault={sending.fault('papers.due')}
-      bind:value={
-        () => form.papers.due,
-        (day) => {
-          ownDue = true;
-          form.papers.due = day;
-        }
-      }
+      bind:value={form.papers.due}
     />
   </div>
   {#if form.papers.due !== '' && form.papers.due < appClock.now.toISOString().slice(0, 10)}

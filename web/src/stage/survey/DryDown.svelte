@@ -22,11 +22,11 @@
   let told = $state.raw<DryDown | null>(null);
   let problem = $state.raw<ApiProblem | null>(null);
   let busy = $state(false);
-  let measures = $state<Record<string, string>>({});
+  let means = $state<Record<string, string>>({});
   let place = $state('');
 
   const units = $derived(job.facts.units);
-  const fields = $derived(known.view?.dryingMeasures ?? []);
+  const fields = $derived(known.view?.dryingMeans ?? []);
   const ways = $derived(known.view?.dryingWays ?? []);
   /** The forecast follows from the probes, the age and the air: a reading of any of them asks for it anew. */
   const readings = $derived(zone.report.survey.entries.map((e) => e.reading.key).join(' '));
@@ -38,7 +38,7 @@
     busy = true;
     problem = null;
     try {
-      told = await dryDown({ jobId: job.id, zoneId: zone.id }, { ...measures });
+      told = await dryDown({ jobId: job.id, zoneId: zone.id }, { ...means });
     } catch (e) {
       problem = asProblem(e);
     } finally {
@@ -131,8 +131,8 @@
                   <FieldEntry
                     {field}
                     {units}
-                    bind:value={() => measures[field.id] ?? '', (v) => (measures[field.id] = v)}
-                    fault={problem?.faults.find((f) => f.field === `measures.${field.id}`)}
+                    bind:value={() => means[field.id] ?? '', (v) => (means[field.id] = v)}
+                    fault={problem?.faults.find((f) => f.field === `means.${field.id}`)}
                   />
                 {/each}
                 <Button type="submit" disabled={busy}>Reckon again</Button>

@@ -30,7 +30,6 @@
 
   /** What does not change from one place to the next is remembered: the kit's area, the slab, which faces dry. */
   const CONSTANT = ['dishArea', 'depth', 'thickness', 'drying', 'wait', 'hours', 'disc', 'volts'];
-  const HOUR_MS = 3_600_000;
 
   const timeZone = $derived(job.facts.timeZone);
   const units = $derived(job.facts.units);
@@ -39,7 +38,7 @@
   );
   const marked = $derived(zone.report.places.map((p) => p.name));
   const out = $derived(
-    zone.report.standingTests.find((t) => t.method === method.id && t.place === place),
+    zone.report.testsOut.find((t) => t.method === method.id && t.place === place),
   );
   const kind = $derived(method.instrument ?? '');
   const owned = $derived(shopInstruments.ofKind(kind));
@@ -91,10 +90,9 @@
   /** A test that stood here says itself for how long. */
   function goTo(name: string) {
     place = name;
-    const stood = zone.report.standingTests.find((t) => t.method === method.id && t.place === name);
-    if (stood && method.standing) {
-      const hours = (appClock.now.getTime() - new Date(stood.at).getTime()) / HOUR_MS;
-      values[method.standing.hours] = `${hours.toFixed(1)} h`;
+    const stood = zone.report.testsOut.find((t) => t.method === method.id && t.place === name);
+    if (stood && method.setOut) {
+      values[method.setOut.hours] = stood.stood;
     }
   }
 
@@ -211,7 +209,7 @@
   </div>
   <div class="buttons">
     <Button kind="main" type="submit" disabled={sending.busy}>Save reading</Button>
-    {#if method.standing && !out}
+    {#if method.setOut && !out}
       <Button disabled={sending.busy} onclick={() => void setOut()}>Set out now</Button>
     {/if}
     <Button onclick={onother}>Other method</Button>

@@ -13,7 +13,6 @@
   let { job, zone }: Props = $props();
 
   const WIDTH = 620;
-  const BANDS = 6;
   const id = $props.id();
 
   let told = $state.raw<readonly SurveyMap[]>([]);
@@ -46,54 +45,21 @@
   });
 
   const grid = $derived(shown?.grid);
-  const range = $derived.by(() => {
-    const read = shown?.points.map((s) => s.value) ?? [];
-    // a grid of heights names no single reading
-    const values =
-      read.length > 0 ? read : (grid?.values.filter((_, i) => grid.supported[i]) ?? []);
-    const low = Math.min(...values);
-    const high = Math.max(...values);
-    // bands narrower than the method's own scatter would show differences that are none
-    const span = Math.max(high - low, 4 * (shown?.scatter ?? 0), 1e-6);
-    return { low: (low + high - span) / 2, step: span / BANDS };
-  });
-  const digits = $derived(range.step >= 1 ? 0 : range.step >= 0.1 ? 1 : 2);
-  const band = (value: number) =>
-    Math.max(0, Math.min(BANDS - 1, Math.floor((value - range.low) / range.step)));
+  const digits = $derived(shown?.digits ?? 0);
 
-  /** Cells of one band, as one path each: a row's neighbours run together. */
-  const bands = $derived.by(() => {
-    const paths = Array.from({ length: BANDS }, () => '');
-    let guessed = '';
-    if (grid) {
-      const side = grid.stepM * drawn.k;
-      const rows = grid.values.length / grid.columns;
-      for (let row = 0; row < rows; row++) {
-        const y = drawn.py(grid.y + (row + 1) * grid.stepM);
-        for (let from = 0; from < grid.columns;) {
-          const at = row * grid.columns + from;
-          const of = band(grid.values[at] ?? 0);
-          const sure = grid.supported[at];
-          let to = from + 1;
-          while (
-            to < grid.columns &&
-            band(grid.values[row * grid.columns + to] ?? 0) === of &&
-            grid.supported[row * grid.columns + to] === sure
-          ) {
-            to++;
-          }
-          // a hair wider, so that no seam shows between rows
-          const box = `M${drawn.px(grid.x + from * grid.stepM)} ${y}h${(to - from) * side + 0.4}v${side + 0.4}h${-(to - from) * side - 0.4}z`;
-          paths[of] = (paths[of] ?? '') + box;
-          if (!sure) {
-            guessed += box;
-          }
-          from = to;
+  /** Lines that close by themselves, as one path; holes are left open. */
+  const closed = (rings: readonly (readonly number[])[]) =>
+    rings
+      .map((xy) => {
+        let d = '';
+        for (let i = 0; i + 1 < xy.length; i += 2) {
+          d += `${i === 0 ? 'M' : 'L'}${drawn.px(xy[i] ?? 0).toFixed(1)} ${drawn.py(xy[i + 1] ?? 0).toFixed(1)}`;
         }
-      }
-    }
-    return { paths, guessed };
-  });
+        return `${d}Z`;
+      })
+      .join('');
+  const bands = $derived(shown?.bands.map((b) => closed(b.rings)) ?? []);
+  const beyond = $derived(closed(shown?.beyond ?? []));
 
   const limitPath = $derived.by(() => {
     const xy = shown?.limitLine ?? [];
@@ -162,9 +128,9 @@
             </pattern>
           </defs>
           <g clip-path="url(#{id}-floor)">
-            {#each bands.paths as d, i (i)}<path class="band" data-band={i} {d} />{/each}
-            <path class="veil" d={bands.guessed} />
-            <path d={bands.guessed} fill="url(#{id}-hatch)" />
+            {#each bands as d, i (i)}<path class="band" data-band={i} {d} />{/each}
+            <path class="veil" d={beyond} />
+            <path d={beyond} fill="url(#{id}-hatch)" fill-rule="evenodd" />
             <path class="limit" d={limitPath} />
           </g>
           <path class="floor" d={drawn.path(outline)} />
@@ -179,14 +145,11 @@
         </svg>
         <div>
           <ul class="legend">
-            {#each { length: BANDS }, i}
+            {#each shown.bands as b, i (i)}
               <li>
                 <svg viewBox="0 0 26 16" aria-hidden="true"
                   ><rect class="band" data-band={i} width="26" height="16" /></svg
-                >{(range.low + i * range.step).toFixed(digits)} to {(
-                  range.low +
-                  (i + 1) * range.step
-                ).toFixed(digits)}
+                >{b.from.toFixed(digits)} to {b.to.toFixed(digits)}
               </li>
             {/each}
             {#if shown.limit !== undefined}
@@ -263,32 +226,34 @@
     stroke-width: 3;
   }
 
-  .band {
-    fill: var(--chalk);
+  .band,
+  .veil {
+    fill-rule: evenodd;
   }
 
-  [data-band='0'] {
-    fill-opacity: 0.06;
+  .band {
+    --tint: 6%;
+    fill: color-mix(in srgb, var(--chalk) var(--tint), var(--ground));
   }
 
   [data-band='1'] {
-    fill-opacity: 0.17;
+    --tint: 17%;
   }
 
   [data-band='2'] {
-    fill-opacity: 0.3;
+    --tint: 30%;
   }
 
   [data-band='3'] {
-    fill-opacity: 0.44;
+    --tint: 44%;
   }
 
   [data-band='4'] {
-    fill-opacity: 0.6;
+    --tint: 60%;
   }
 
   [data-band='5'] {
-    fill-opacity: 0.78;
+    --tint: 78%;
   }
 
   .veil {

@@ -9,7 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import openslab.core.air.Place;
+import openslab.core.air.Location;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shape;
@@ -48,7 +48,7 @@ import openslab.core.survey.method.TestMethods;
 /** A zone as a test tells its story: invented sheets with round numbers, and a log that grows. */
 public final class Stories {
     public static final Instant START = Instant.parse("2026-05-04T08:00:00Z");
-    public static final Place WHERE = Place.of(ZoneId.of("America/Halifax"), 44.65, -63.57);
+    public static final Location WHERE = Location.of(ZoneId.of("America/Halifax"), 44.65, -63.57);
     public static final Limits LIMITS =
             new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, false, Limits.Asks.NOTHING, "test sheet");
 

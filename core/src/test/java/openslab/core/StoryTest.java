@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import openslab.core.air.Place;
+import openslab.core.air.Location;
 import openslab.core.air.SunDay;
 import openslab.core.floor.Ell;
 import openslab.core.floor.Outline;
@@ -148,7 +148,7 @@ public class StoryTest {
         for (LogEntry entry : List.copyOf(story.facts().log())) {
             story.strike(11, entry);
         }
-        assertTrue(LogEntry.standing(story.facts().log()).isEmpty());
+        assertTrue(LogEntry.unstruck(story.facts().log()).isEmpty());
         var bare = new Stories().at(12);
         var report = story.at(12);
         assertEquals(report.survey(), bare.survey());
@@ -263,13 +263,13 @@ public class StoryTest {
     /** NREL's example place and day (Reda and Andreas 2003, from memory): sunrise 06:12:43; noon by halves of the day. */
     @Test
     public void the_sun_rises_where_the_floor_is() {
-        var golden = new Place.Position(39.742476, -105.1786);
+        var golden = new Location.Position(39.742476, -105.1786);
         SunDay sun = SunDay.of(golden, java.time.ZoneId.of("-07:00"), java.time.LocalDate.of(2003, 10, 17));
         assertNear(sun.rise().orElseThrow(), "2003-10-17T13:12:43Z", 89);
         // worked independently for that evening (STANDARDS 12.1): 17:18:52
         assertNear(sun.set().orElseThrow(), "2003-10-18T00:18:52Z", 89);
         assertNear(sun.noon(), "2003-10-17T18:45:50Z", 119);
-        var polar = new Place.Position(80, 20);
+        var polar = new Location.Position(80, 20);
         assertTrue(SunDay.of(polar, java.time.ZoneId.of("UTC"), java.time.LocalDate.of(2026, 12, 21))
                 .rise()
                 .isEmpty());

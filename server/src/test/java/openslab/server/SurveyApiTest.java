@@ -35,8 +35,7 @@ public class SurveyApiTest {
 
     @Test
     public void a_slab_read_for_weeks_is_told_its_day_and_what_would_hasten_it() {
-        var answer =
-                app.post(path("Ropewalk extension"), Map.of("measures", Map.of("heater", "60", "heatTo", "86 °F")));
+        var answer = app.post(path("Ropewalk extension"), Map.of("means", Map.of("heater", "60", "heatTo", "86 °F")));
         assertEquals(answer.status(), 200, answer.body().toString());
         JsonNode told = answer.body();
         assertEquals(told.path("refusal").asString(), "");
@@ -67,11 +66,10 @@ public class SurveyApiTest {
 
     @Test
     public void a_measure_that_cannot_be_is_named() {
-        var answer =
-                app.post(path("Ropewalk extension"), Map.of("measures", Map.of("heatTo", "90 °C", "dryTo", "damp")));
+        var answer = app.post(path("Ropewalk extension"), Map.of("means", Map.of("heatTo", "90 °C", "dryTo", "damp")));
         assertEquals(answer.status(), 400);
         String said = answer.body().toString();
-        assertTrue(said.contains("measures.heatTo") && said.contains("measures.dryTo") && said.contains("45"), said);
+        assertTrue(said.contains("means.heatTo") && said.contains("means.dryTo") && said.contains("45"), said);
     }
 
     /** The L-shaped bay of 1149 ft² asks for 4; the one marked counts, is kept away from, and can be moved. */
@@ -215,7 +213,7 @@ public class SurveyApiTest {
 
     @Test
     public void a_dish_that_stands_says_when_to_come_back() {
-        JsonNode standing = report("Old tram shed café").path("standingTests");
+        JsonNode standing = report("Old tram shed café").path("testsOut");
         assertEquals(standing.size(), 1);
         assertEquals(standing.path(0).path("place").asString(), "D");
         assertEquals(standing.path(0).path("from").asString(), "2026-05-06T04:00:00Z");

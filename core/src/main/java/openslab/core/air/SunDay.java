@@ -17,7 +17,7 @@ import org.shredzone.commons.suncalc.SunTimes;
 public record SunDay(Optional<Instant> rise, Instant noon, Optional<Instant> set) {
     private static final Duration HALF_A_DAY = Duration.ofHours(12);
 
-    public static SunDay of(Place.Position at, ZoneId zone, LocalDate day) {
+    public static SunDay of(Location.Position at, ZoneId zone, LocalDate day) {
         SunTimes times = SunTimes.compute()
                 .on(day)
                 .timezone(zone)

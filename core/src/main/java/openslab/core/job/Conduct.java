@@ -99,9 +99,9 @@ public final class Conduct {
         this.system = system;
         this.buildUp = buildUp;
         this.limits = buildUp.limits();
-        this.learnt = moments(zone.standing().stream().filter(e -> !isCoat(e)));
+        this.learnt = moments(zone.unstruck().stream().filter(e -> !isCoat(e)));
         this.planned = moments(zone.everStood().stream().filter(e -> decidesMethod(e)));
-        this.keys = zone.standing().stream().map(LogEntry::key).collect(Collectors.toSet());
+        this.keys = zone.unstruck().stream().map(LogEntry::key).collect(Collectors.toSet());
     }
 
     private static boolean isCoat(LogEntry e) {
@@ -169,7 +169,7 @@ public final class Conduct {
                 .map(m -> m.deed().key())
                 .collect(Collectors.toSet());
         var stood = new ArrayList<Stood>();
-        for (LogEntry e : zone.standing()) {
+        for (LogEntry e : zone.unstruck()) {
             if (isCoat(e) || odd.contains(e.key()) || !e.note().isBlank()) {
                 add(stood, e, against(e));
             }
@@ -237,7 +237,7 @@ public final class Conduct {
 
     /** When a layer went on last, up to {@code at}. */
     private Optional<Instant> coated(LayerChoice layer, Instant at) {
-        return zone.standing(LogEntry.Kind.COAT, layer.id()).stream()
+        return zone.unstruck(LogEntry.Kind.COAT, layer.id()).stream()
                 .map(LogEntry::at)
                 .filter(t -> !t.isAfter(at))
                 .max(Comparator.naturalOrder());

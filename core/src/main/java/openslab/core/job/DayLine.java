@@ -9,7 +9,7 @@ import openslab.core.product.Clock;
 import openslab.core.quantity.Show;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
-import openslab.core.survey.Standing;
+import openslab.core.survey.SetOut;
 import openslab.core.survey.Verdict;
 import openslab.core.survey.judge.Survey;
 
@@ -25,12 +25,12 @@ final class DayLine {
                     .ifPresent(ready -> bars.add(
                             new RunningClock(finding.brief(), readAt(survey, finding), ready, Mark.HOLD, false)));
         }
-        for (Standing.Out out : zone.standingTests()) {
+        for (SetOut.Test out : zone.testsOut()) {
             String at = " at " + out.place();
-            bars.add(new RunningClock(out.standing().waiting() + at, out.at(), out.from(), Mark.HOLD, false));
+            bars.add(new RunningClock(out.rule().waiting() + at, out.at(), out.from(), Mark.HOLD, false));
             out.until()
                     .ifPresent(until -> bars.add(
-                            new RunningClock(out.standing().then() + at, out.from(), until, Mark.WINDOW_OPEN, false)));
+                            new RunningClock(out.rule().then() + at, out.from(), until, Mark.WINDOW_OPEN, false)));
         }
         prep.running()
                 .ifPresent(s -> bars.add(new RunningClock(
@@ -65,7 +65,7 @@ final class DayLine {
     }
 
     private static void potLives(LayerReport layer, ZoneFacts zone, String name, List<RunningClock> bars) {
-        for (LogEntry batch : zone.standing(LogEntry.Kind.BATCH, layer.id())) {
+        for (LogEntry batch : zone.unstruck(LogEntry.Kind.BATCH, layer.id())) {
             LayerSchedule.minutes(layer.sheet(), Clock.POT_LIFE, zone.slabC(batch.at()))
                     .ifPresent(minutes -> bars.add(new RunningClock(
                             name + " batch in the bucket",
@@ -99,7 +99,7 @@ final class DayLine {
      */
     static RunningClock.Next next(
             Survey.Judgement judged,
-            List<Standing.Out> standing,
+            List<SetOut.Test> out,
             PrepReport prep,
             List<LayerReport> layers,
             ServiceReport service,
@@ -123,9 +123,8 @@ final class DayLine {
         }
         if (judged.verdict() == Verdict.HOLD || judged.verdict() == Verdict.STOP) {
             Optional<Instant> waits = judged.earliestAnswer().filter(now::isBefore);
-            if (!standing.isEmpty()
-                    && waits.map(w -> !w.isBefore(standing.get(0).from())).orElse(true)) {
-                return comeBack(standing.get(0), now);
+            if (!out.isEmpty() && waits.map(w -> !w.isBefore(out.get(0).from())).orElse(true)) {
+                return comeBack(out.get(0), now);
             }
             return RunningClock.Next.of(
                     judged.summary().replaceFirst("\\.$", ""), waits, Mark.of(judged.verdict()), now);
@@ -170,8 +169,8 @@ final class DayLine {
     }
 
     /** To a test that stands on the floor: not before its time, and then within its window. */
-    private static RunningClock.Next comeBack(Standing.Out out, Instant now) {
-        String what = out.standing().then() + " at " + out.place();
+    private static RunningClock.Next comeBack(SetOut.Test out, Instant now) {
+        String what = out.rule().then() + " at " + out.place();
         if (now.isBefore(out.from())) {
             return RunningClock.Next.of("then " + what, Optional.of(out.from()), Mark.HOLD, now);
         }

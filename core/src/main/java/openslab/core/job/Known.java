@@ -22,7 +22,7 @@ final class Known {
             case READING ->
                 TestMethods.find(e.subject()).map(m -> has(e, m.fields())).orElse(false);
             case SET ->
-                TestMethods.find(e.subject()).flatMap(TestMethod::standing).isPresent();
+                TestMethods.find(e.subject()).flatMap(TestMethod::setOut).isPresent();
             case AREA -> Defect.find(e.subject()).isPresent();
             case GATE -> GATES.containsKey(e.subject()) && has(e, GATES.get(e.subject()));
             case BATCH -> has(e, LogEntry.BATCH_FIELDS);

@@ -105,7 +105,7 @@ public record LayerReport(
             MixReport mix,
             LayerSchedule.Slot slot,
             ZoneFacts zone) {
-        List<LogEntry> batches = zone.standing(LogEntry.Kind.BATCH, choice.id());
+        List<LogEntry> batches = zone.unstruck(LogEntry.Kind.BATCH, choice.id());
         return new LayerReport(
                 choice.id(),
                 choice.sheet(),

@@ -5,7 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import openslab.core.air.Place;
+import openslab.core.air.Location;
 import openslab.core.buildup.BuildUp;
 import openslab.core.cure.CureTime;
 import openslab.core.mix.Batching;
@@ -38,7 +38,7 @@ final class LayerStack {
             BuildUp buildUp,
             Conduct conduct,
             double areaM2,
-            Place where,
+            Location where,
             UnitSystem system,
             Instant now) {
         var stack = new LayerStack(zone, areaM2, system, now);
@@ -76,7 +76,7 @@ final class LayerStack {
     }
 
     private static List<LayerReport> marked(
-            List<LayerReport> reports, Exposure exposure, Conduct conduct, Place where, Instant now) {
+            List<LayerReport> reports, Exposure exposure, Conduct conduct, Location where, Instant now) {
         var marked = new ArrayList<LayerReport>();
         boolean next = true;
         for (int i = 0; i < reports.size(); i++) {

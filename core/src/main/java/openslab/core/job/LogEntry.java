@@ -101,7 +101,7 @@ public record LogEntry(
     }
 
     /** {@code log} without what was struck, and without the strikes. */
-    public static List<LogEntry> standing(List<LogEntry> log) {
+    public static List<LogEntry> unstruck(List<LogEntry> log) {
         Set<String> struck = log.stream()
                 .filter(e -> e.kind == Kind.STRIKE)
                 .map(LogEntry::subject)

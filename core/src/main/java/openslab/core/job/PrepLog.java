@@ -102,7 +102,7 @@ final class PrepLog {
     /** How everything that was logged went by a plan. */
     static Run run(ZoneFacts zone, PrepPlan plan, UnitSystem system) {
         String method = plan.method().map(PrepMethod::id).orElse("");
-        List<Deed> deeds = zone.standing().stream()
+        List<Deed> deeds = zone.unstruck().stream()
                 .filter(e -> isFor(e, method))
                 .flatMap(PrepLog::deed)
                 .toList();
@@ -146,7 +146,7 @@ final class PrepLog {
 
     /** The squares in which strengths were tried, oldest first. */
     static List<Ladder.Square> squares(ZoneFacts zone) {
-        return zone.standing(LogEntry.Kind.GATE, Gates.PATCH).stream()
+        return zone.unstruck(LogEntry.Kind.GATE, Gates.PATCH).stream()
                 .flatMap(e -> Chemical.find(e.values().get("chemical").typed()).stream()
                         .map(c -> new Ladder.Square(
                                 c,
@@ -157,7 +157,7 @@ final class PrepLog {
     }
 
     static List<Staging.Tick> ticks(ZoneFacts zone) {
-        return zone.standing().stream()
+        return zone.unstruck().stream()
                 .filter(e -> e.kind() == LogEntry.Kind.TICK)
                 .map(e -> new Staging.Tick(e.key(), e.subject(), e.at(), e.by()))
                 .toList();

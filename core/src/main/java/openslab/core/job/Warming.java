@@ -6,7 +6,7 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
-import openslab.core.air.Place;
+import openslab.core.air.Location;
 import openslab.core.air.SunDay;
 import openslab.core.product.Exposure;
 import openslab.core.quantity.Source;
@@ -24,7 +24,7 @@ final class Warming {
     private Warming() {}
 
     /** Of a coat, not of what is thrown into one. Empty indoors, where nobody said on which part of the earth, and where nobody means to begin while the slab warms. */
-    static Optional<Finding> of(LayerReport layer, Exposure exposure, Place place) {
+    static Optional<Finding> of(LayerReport layer, Exposure exposure, Location place) {
         boolean ahead = !layer.coated() && layer.start().isPresent();
         if (!exposure.isOutdoors() || !ahead || place.position().isEmpty()) {
             return Optional.empty();
@@ -47,7 +47,7 @@ final class Warming {
                         "Begin in the evening, on a falling temperature, or keep the sun off the slab."));
     }
 
-    private static String hour(Instant at, Place place) {
+    private static String hour(Instant at, Location place) {
         return HOUR.format(at.atZone(place.zone()));
     }
 }

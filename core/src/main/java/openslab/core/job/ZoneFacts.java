@@ -27,7 +27,7 @@ import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
 import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Reading;
-import openslab.core.survey.Standing;
+import openslab.core.survey.SetOut;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.area.DefectArea;
@@ -73,10 +73,10 @@ public final class ZoneFacts {
     /** Of this cycle, and what earlier ones found that still holds. */
     private final List<LogEntry> unstruck;
 
-    private final Map<About, List<LogEntry>> standing;
+    private final Map<About, List<LogEntry>> byAbout;
     private final Survey survey;
     private final List<Placement.Marked> places;
-    private final List<Standing.Out> standingTests;
+    private final List<SetOut.Test> testsOut;
     private final SlabHistory slab;
     private final Ground ground;
     private final List<Past.Laid> film;
@@ -109,12 +109,12 @@ public final class ZoneFacts {
         this.settings = settings;
         this.cycles = List.copyOf(cycles);
         this.log = List.copyOf(log);
-        this.kept = LogEntry.standing(this.log).stream().filter(Known::is).toList();
+        this.kept = LogEntry.unstruck(this.log).stream().filter(Known::is).toList();
         var past = new Past(this.cycles, kept);
         this.ground = past.ground();
         this.film = past.film();
         this.unstruck = kept.stream().filter(past::holds).toList();
-        this.standing = unstruck.stream().collect(Collectors.groupingBy(e -> new About(e.kind(), e.subject())));
+        this.byAbout = unstruck.stream().collect(Collectors.groupingBy(e -> new About(e.kind(), e.subject())));
         Map<String, LogEntry> marked = new TreeMap<>();
         unstruck.stream()
                 .filter(e -> e.kind() == LogEntry.Kind.PLACE)
@@ -147,7 +147,7 @@ public final class ZoneFacts {
                         cycle().began()))
                 : Stream.of();
         this.survey = new Survey(readings, Stream.concat(left, drawn).toList(), places, substrate);
-        this.standingTests = standingTests(unstruck, survey);
+        this.testsOut = testsOut(unstruck, survey);
         this.slab = new SlabHistory(kept.stream()
                 .filter(e -> e.kind() == LogEntry.Kind.READING && e.subject().equals(Climate.ID))
                 .map(e -> new SlabHistory.Read(e.at(), e.values().get("slab").base()))
@@ -238,7 +238,7 @@ public final class ZoneFacts {
     /** What of this cycle's layers is not on yet, from the slab upward. */
     public List<LayerChoice> open() {
         return layers().stream()
-                .filter(l -> standing(LogEntry.Kind.COAT, l.id()).isEmpty())
+                .filter(l -> unstruck(LogEntry.Kind.COAT, l.id()).isEmpty())
                 .toList();
     }
 
@@ -290,18 +290,18 @@ public final class ZoneFacts {
     }
 
     /** Everything of this cycle that stands in the log and still means something, and what earlier ones found that still holds. */
-    public List<LogEntry> standing() {
+    public List<LogEntry> unstruck() {
         return unstruck;
     }
 
     /** What stands in the log of this kind about {@code subject}, oldest first. */
-    public List<LogEntry> standing(LogEntry.Kind kind, String subject) {
-        return standing.getOrDefault(new About(kind, subject), List.of());
+    public List<LogEntry> unstruck(LogEntry.Kind kind, String subject) {
+        return byAbout.getOrDefault(new About(kind, subject), List.of());
     }
 
-    /** The newest standing entry of its kind about {@code subject}; of two at the same minute, the one logged later. */
+    /** The newest entry that is not struck of its kind about {@code subject}; of two at the same minute, the one logged later. */
     public Optional<LogEntry> newest(LogEntry.Kind kind, String subject) {
-        return standing(kind, subject).stream().reduce((a, b) -> b.at().isBefore(a.at()) ? a : b);
+        return unstruck(kind, subject).stream().reduce((a, b) -> b.at().isBefore(a.at()) ? a : b);
     }
 
     /** Every reading that stands and still holds. */
@@ -315,20 +315,20 @@ public final class ZoneFacts {
     }
 
     /** Tests that were set out and not read since, the one to be read first at the head. */
-    public List<Standing.Out> standingTests() {
-        return standingTests;
+    public List<SetOut.Test> testsOut() {
+        return testsOut;
     }
 
-    private static List<Standing.Out> standingTests(List<LogEntry> unstruck, Survey survey) {
+    private static List<SetOut.Test> testsOut(List<LogEntry> unstruck, Survey survey) {
         return unstruck.stream()
                 .filter(e -> e.kind() == LogEntry.Kind.SET)
                 .filter(e -> survey.found().all(e.subject()).stream()
                         .noneMatch(r -> r.place().equals(e.place()) && !r.at().isBefore(e.at())))
                 .flatMap(e -> {
                     TestMethod method = TestMethods.of(e.subject());
-                    return method.standing().stream().map(s -> s.out(e.key(), method, e.place(), e.at()));
+                    return method.setOut().stream().map(s -> s.out(e.key(), method, e.place(), e.at()));
                 })
-                .sorted(Comparator.comparing(Standing.Out::from))
+                .sorted(Comparator.comparing(SetOut.Test::from))
                 .toList();
     }
 

@@ -7,7 +7,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import openslab.core.air.Place;
+import openslab.core.air.Location;
 import openslab.core.buildup.BuildUp;
 import openslab.core.buildup.Film;
 import openslab.core.floor.Ground;
@@ -23,8 +23,8 @@ import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
 import openslab.core.survey.Reading;
+import openslab.core.survey.SetOut;
 import openslab.core.survey.Site;
-import openslab.core.survey.Standing;
 import openslab.core.survey.Verdict;
 import openslab.core.survey.judge.Areas;
 import openslab.core.survey.judge.Survey;
@@ -47,7 +47,7 @@ public record ZoneReport(
         Figure perimeter,
         Optional<Limits> limits,
         Survey.Judgement survey,
-        List<Standing.Out> standingTests,
+        List<SetOut.Test> testsOut,
         List<Placement.Marked> places,
         List<Areas.Judged> areas,
         List<Areas.Share> shares,
@@ -93,7 +93,7 @@ public record ZoneReport(
                 .map(Survey.Entry::reading)
                 .filter(r -> r.method().equals(Climate.ID))
                 .forEach(r -> turns.add(r.at().plus(Climate.FRESH)));
-        standingTests.forEach(t -> {
+        testsOut.forEach(t -> {
             turns.add(t.from());
             t.until().ifPresent(turns::add);
         });
@@ -134,7 +134,7 @@ public record ZoneReport(
     private static final Source PLAN = Source.ours("a floor is coated by its measured shape");
 
     /** @param where the floor is: its days and months are counted there, and the sun stands over it */
-    public static ZoneReport of(ZoneFacts zone, UnitSystem system, Place where, Instant now) {
+    public static ZoneReport of(ZoneFacts zone, UnitSystem system, Location where, Instant now) {
         Figure area = zone.shape().area(system);
         BuildUp buildUp = buildUp(zone, system);
         Optional<Limits> limits = buildUp.limits();
@@ -161,7 +161,7 @@ public record ZoneReport(
                 zone.shape().perimeter(system),
                 limits,
                 judged,
-                zone.standingTests(),
+                zone.testsOut().stream().map(t -> t.at(now)).toList(),
                 zone.places(),
                 survey.areas(),
                 Areas.shares(survey.areas(), zone.shape().rings(), area.base(), system),
@@ -174,7 +174,7 @@ public record ZoneReport(
                 DayLine.clocks(survey, judged, prep, layers, zone),
                 DayLine.next(
                         judged,
-                        zone.standingTests(),
+                        zone.testsOut(),
                         prep,
                         layers,
                         service,
@@ -189,7 +189,7 @@ public record ZoneReport(
     }
 
     /** What an earlier cycle laid last over the whole floor. */
-    private static Optional<LayerReport> before(ZoneFacts zone, Place where, UnitSystem system, Instant now) {
+    private static Optional<LayerReport> before(ZoneFacts zone, Location where, UnitSystem system, Instant now) {
         return zone.coatedBefore().map(zone::through).flatMap(then -> {
             BuildUp buildUp = buildUp(then, system);
             double areaM2 = then.area(system).base();
@@ -202,7 +202,7 @@ public record ZoneReport(
     }
 
     /** What lies on the floor already. */
-    private static List<Stratum> film(ZoneFacts zone, Place where, UnitSystem system) {
+    private static List<Stratum> film(ZoneFacts zone, Location where, UnitSystem system) {
         var strata = new ArrayList<Stratum>();
         for (Past.Laid laid : zone.film()) {
             ProductSheet sheet = laid.layer().sheet();

@@ -76,7 +76,7 @@ public interface TestMethod {
     }
 
     /** How long it stands on the floor before it is read; empty where it is read at once. */
-    default Optional<Standing> standing() {
+    default Optional<SetOut> setOut() {
         return Optional.empty();
     }
 

@@ -91,7 +91,7 @@ public class InstrumentTest {
                 .set(2, "in-slab-rh", "B")
                 .set(3, "plastic-sheet", "A");
         assertEquals(
-                story.at(4).standingTests().stream().map(Standing.Out::from).toList(),
+                story.at(4).testsOut().stream().map(SetOut.Test::from).toList(),
                 List.of(Stories.moment(19), Stories.moment(26), Stories.moment(60)));
         var next = story.at(4).next();
         assertEquals(next.label(), "then lift the sheet at A");
@@ -104,9 +104,9 @@ public class InstrumentTest {
         assertEquals(story.at(73).next().mark(), Mark.OVERDUE);
         assertTrue(story.at(61).clocks().stream().anyMatch(c -> c.label().equals("weigh the dish at A")));
         story.reading(66, "calcium-chloride", "B", "dishArea=0.445 ft² gain=1.2 g hours=66 h");
-        assertEquals(story.at(67).standingTests().size(), 1, "another place was read");
+        assertEquals(story.at(67).testsOut().size(), 1, "another place was read");
         story.reading(66, "calcium-chloride", "A", "dishArea=0.445 ft² gain=1.2 g hours=66 h");
-        assertTrue(story.at(67).standingTests().isEmpty());
+        assertTrue(story.at(67).testsOut().isEmpty());
     }
 
     /** A probe read too early is ready at 15 h, a dish not before 60: the rack counts down to whichever comes first. */
@@ -126,7 +126,7 @@ public class InstrumentTest {
         story.reading(18, "plastic-sheet", "E", "hours=17 h under=dry");
         // but for the air, read long ago
         assertEquals(story.at(19).survey().verdict(), Verdict.WATCH);
-        assertEquals(story.at(19).standingTests().size(), 1, "the dish still stands");
+        assertEquals(story.at(19).testsOut().size(), 1, "the dish still stands");
         assertFalse(story.at(19).next().label().contains("dish"), "what is tested enough waits for no dish");
     }
 
@@ -135,18 +135,17 @@ public class InstrumentTest {
     public void a_test_that_was_struck_stands_no_longer() {
         var story = new Stories().set(0, "calcium-chloride", "A").set(0, "calcium-chloride", "B");
         story.strike(1, story.last());
-        assertEquals(
-                story.at(2).standingTests().stream().map(Standing.Out::place).toList(), List.of("A"));
+        assertEquals(story.at(2).testsOut().stream().map(SetOut.Test::place).toList(), List.of("A"));
         story.set(3, "calcium-chloride", "A");
-        assertEquals(story.at(4).standingTests().size(), 2, "set out twice, it is read twice");
+        assertEquals(story.at(4).testsOut().size(), 2, "set out twice, it is read twice");
         story.reading(63, "calcium-chloride", "A", "dishArea=0.445 ft² gain=1.2 g hours=63 h");
-        assertTrue(story.at(64).standingTests().isEmpty());
+        assertTrue(story.at(64).testsOut().isEmpty());
     }
 
     @Test
     public void every_test_that_stands_says_what_it_waits_for() {
         for (TestMethod method : TestMethods.ALL) {
-            method.standing().ifPresent(s -> {
+            method.setOut().ifPresent(s -> {
                 assertTrue(s.least().toHours() >= 16, method.id());
                 assertTrue(
                         method.fields().stream().anyMatch(f -> f.id().equals(s.hours())),
@@ -156,6 +155,6 @@ public class InstrumentTest {
             });
         }
         assertEquals(
-                TestMethods.ALL.stream().filter(m -> m.standing().isPresent()).count(), 3);
+                TestMethods.ALL.stream().filter(m -> m.setOut().isPresent()).count(), 3);
     }
 }

@@ -109,7 +109,7 @@ class ReadingsCsv {
     }
 
     private static List<LogEntry> readings(ZoneStore.StoredZone zone) {
-        return LogEntry.standing(zone.log()).stream()
+        return LogEntry.unstruck(zone.log()).stream()
                 .filter(e -> e.kind() == LogEntry.Kind.READING)
                 .toList();
     }

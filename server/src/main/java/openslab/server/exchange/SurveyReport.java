@@ -7,7 +7,7 @@ import java.util.stream.Collectors;
 import openslab.core.job.CandidateReport;
 import openslab.core.job.ZoneReport;
 import openslab.core.survey.Finding;
-import openslab.core.survey.Standing;
+import openslab.core.survey.SetOut;
 import openslab.core.survey.Verdict;
 import openslab.core.survey.instrument.Instrument;
 import openslab.core.survey.judge.Areas;
@@ -57,7 +57,7 @@ final class SurveyReport {
         tallies(zone.survey().tallies());
         page.raw("</td></tr></table>");
         areas(zone);
-        standing(zone.standingTests());
+        setOut(zone.testsOut());
         findings(zone.survey().findings());
         candidates(surveyed.candidates());
         readings(zone.survey().entries());
@@ -100,7 +100,7 @@ final class SurveyReport {
                         .collect(Collectors.joining("; ")));
     }
 
-    private void standing(List<Standing.Out> tests) {
+    private void setOut(List<SetOut.Test> tests) {
         if (tests.isEmpty()) {
             return;
         }

@@ -66,8 +66,8 @@ public class PlanStore implements DrawnFloors {
                 .param("revision", last.revision())
                 .query(Integer.class)
                 .optional();
-        Revision standing = revision(jobId, last.revision());
-        return new Stored(last.version(), last.revision(), standing.cameFrom(), next, form(standing));
+        Revision now = revision(jobId, last.revision());
+        return new Stored(last.version(), last.revision(), now.cameFrom(), next, form(now));
     }
 
     /** The plan of a revision, whether it stands or not. */

@@ -2,7 +2,7 @@ package openslab.server.form;
 
 import java.time.ZoneId;
 import java.util.Optional;
-import openslab.core.air.Place;
+import openslab.core.air.Location;
 import openslab.core.quantity.UnitSystem;
 
 /** A job form that was read. */
@@ -10,13 +10,13 @@ public record JobFacts(
         String name,
         String client,
         String place,
-        Optional<Place.Position> position,
+        Optional<Location.Position> position,
         ZoneId timeZone,
         UnitSystem units,
         Setting setting,
         boolean archived) {
     /** Where it lies and which time it keeps. */
-    public Place where() {
-        return new Place(timeZone, position);
+    public Location where() {
+        return new Location(timeZone, position);
     }
 }

@@ -3,7 +3,7 @@ package openslab.server.form;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.ZoneId;
 import java.util.Optional;
-import openslab.core.air.Place;
+import openslab.core.air.Location;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
@@ -52,7 +52,8 @@ public record JobForm(
         UnitSystem system = faults.oneOf("units", units, UnitSystem.class);
         Setting readSetting = faults.oneOf("setting", setting, Setting.class);
         faults.check();
-        Optional<Place.Position> position = placed ? Optional.of(new Place.Position(north, east)) : Optional.empty();
+        Optional<Location.Position> position =
+                placed ? Optional.of(new Location.Position(north, east)) : Optional.empty();
         return new JobFacts(readName, readClient, readPlace, position, zone, system, readSetting, archived);
     }
 

@@ -162,7 +162,7 @@ final class LogReader {
             }
             case PLACE -> LogEntry.PLACE_FIELDS;
             case SET -> {
-                if (TestMethods.of(subject).standing().isEmpty()) {
+                if (TestMethods.of(subject).setOut().isEmpty()) {
                     throw notOneOf(subject, setOut());
                 }
                 yield List.of();
@@ -187,7 +187,7 @@ final class LogReader {
     /** The methods that stand on the floor before they are read. */
     private static List<String> setOut() {
         return TestMethods.ALL.stream()
-                .filter(m -> m.standing().isPresent())
+                .filter(m -> m.setOut().isPresent())
                 .map(TestMethod::id)
                 .toList();
     }

@@ -91,7 +91,7 @@ class Instruments {
             faults.add("papers", null, "a name, and the days of its calibration");
         }
         faults.check();
-        var papers = form.papers().read(faults, "papers.");
+        var papers = form.papers().read(faults, "papers.", kind);
         if (papers != null && store.taken(papers.name(), id)) {
             faults.add("papers.name", papers.name(), "a name that no other instrument has");
         }

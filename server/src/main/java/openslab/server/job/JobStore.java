@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import openslab.core.air.Place;
+import openslab.core.air.Location;
 import openslab.core.quantity.UnitSystem;
 import openslab.server.form.JobFacts;
 import openslab.server.form.Setting;
@@ -44,7 +44,9 @@ public class JobStore {
                             name,
                             client,
                             place,
-                            latitude == null ? Optional.empty() : Optional.of(new Place.Position(latitude, longitude)),
+                            latitude == null
+                                    ? Optional.empty()
+                                    : Optional.of(new Location.Position(latitude, longitude)),
                             ZoneId.of(timeZone),
                             UnitSystem.valueOf(units),
                             Setting.valueOf(setting),
@@ -112,8 +114,10 @@ public class JobStore {
                 .param("name", f.name())
                 .param("client", f.client())
                 .param("place", f.place())
-                .param("latitude", f.position().map(Place.Position::latitude).orElse(null))
-                .param("longitude", f.position().map(Place.Position::longitude).orElse(null))
+                .param("latitude", f.position().map(Location.Position::latitude).orElse(null))
+                .param(
+                        "longitude",
+                        f.position().map(Location.Position::longitude).orElse(null))
                 .param("timeZone", f.timeZone().getId())
                 .param("units", f.units().name())
                 .param("setting", f.setting().name())

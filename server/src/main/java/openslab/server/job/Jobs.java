@@ -322,9 +322,9 @@ public class Jobs {
     }
 
     private LogScope scope(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
-        Set<String> standing =
-                LogEntry.standing(zone.log()).stream().map(LogEntry::key).collect(Collectors.toSet());
-        return new LogScope(job.facts().units(), layerIds(zone.cycles()), standing, latest());
+        Set<String> unstruck =
+                LogEntry.unstruck(zone.log()).stream().map(LogEntry::key).collect(Collectors.toSet());
+        return new LogScope(job.facts().units(), layerIds(zone.cycles()), unstruck, latest());
     }
 
     /** The ids of the layers of each cycle. */

@@ -14,7 +14,7 @@ import openslab.core.job.ServiceReport;
 import openslab.core.job.ZoneReport;
 import openslab.core.mix.Buying;
 import openslab.core.quantity.Figure;
-import openslab.core.survey.Standing;
+import openslab.core.survey.SetOut;
 import openslab.core.survey.judge.Areas;
 import openslab.core.survey.judge.Survey;
 import openslab.core.survey.place.Placement;
@@ -44,7 +44,7 @@ class StageController {
             List<Shape.Side> sides,
             Figure perimeter,
             Survey.Judgement survey,
-            List<Standing.Out> standingTests,
+            List<SetOut.Test> testsOut,
             List<Placement.Marked> places,
             List<Areas.Judged> areas,
             List<Areas.Share> shares) {}
@@ -80,7 +80,7 @@ class StageController {
                             r.sides(),
                             r.perimeter(),
                             r.survey(),
-                            r.standingTests(),
+                            r.testsOut(),
                             r.places(),
                             r.areas(),
                             r.shares()),

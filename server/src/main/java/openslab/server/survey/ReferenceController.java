@@ -18,7 +18,7 @@ import openslab.core.product.Exposure;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
-import openslab.core.survey.Standing;
+import openslab.core.survey.SetOut;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.area.Defect;
@@ -45,7 +45,7 @@ class ReferenceController {
             List<Field> fields,
             Source source,
             Optional<String> instrument,
-            Optional<StandingView> standing) {
+            Optional<SetOutView> setOut) {
         static MethodView of(TestMethod m) {
             return new MethodView(
                     m.id(),
@@ -56,14 +56,14 @@ class ReferenceController {
                     m.fields(),
                     m.about().source(),
                     m.instrument().map(InstrumentKind::name),
-                    m.standing().map(StandingView::of));
+                    m.setOut().map(SetOutView::of));
         }
     }
 
     /** @param hours the field that says how long it stood; {@code least} and {@code most} in hours */
-    record StandingView(double least, Optional<Double> most, String waiting, String then, String hours) {
-        static StandingView of(Standing s) {
-            return new StandingView(
+    record SetOutView(double least, Optional<Double> most, String waiting, String then, String hours) {
+        static SetOutView of(SetOut s) {
+            return new SetOutView(
                     s.least().toMinutes() / 60.0,
                     s.most().map(m -> m.toMinutes() / 60.0),
                     s.waiting(),
@@ -91,7 +91,7 @@ class ReferenceController {
             List<DefectView> defects,
             List<InstrumentKindView> instrumentKinds,
             List<Named> testGroups,
-            List<Field> dryingMeasures,
+            List<Field> dryingMeans,
             List<Named> dryingWays,
             Map<String, List<Field>> shapes,
             List<Field> crew,
@@ -129,7 +129,7 @@ class ReferenceController {
                         .map(InstrumentKindView::of)
                         .toList(),
                 Named.all(TestGroup.class, TestGroup::label),
-                DryDown.Measures.FIELDS,
+                DryDown.Means.FIELDS,
                 Named.all(DryDown.Way.class, DryDown.Way::label),
                 shapes,
                 ZoneFields.CREW,

@@ -36,8 +36,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/jobs/{jobId}/zones/{zoneId}")
 class SurveyController {
-    /** @param measures by field, as typed; empty for what is usual */
-    record MeasuresForm(Map<String, String> measures) {}
+    /** @param means by field, as typed; empty for what is usual */
+    record MeansForm(Map<String, String> means) {}
 
     private final ZoneReader reader;
     private final PlanStore plans;
@@ -118,12 +118,11 @@ class SurveyController {
 
     /** When the slab will be dry enough. */
     @PostMapping("/dry-down")
-    DryDown dryDown(@PathVariable UUID jobId, @PathVariable UUID zoneId, @RequestBody MeasuresForm form) {
+    DryDown dryDown(@PathVariable UUID jobId, @PathVariable UUID zoneId, @RequestBody MeansForm form) {
         return reader.zone(jobId, zoneId, zone -> {
-            Map<String, String> typed = form.measures() == null ? Map.of() : form.measures();
-            var measures =
-                    DryDown.Measures.of(Field.parseAll("measures", DryDown.Measures.FIELDS, typed, zone.units()));
-            return DryDown.of(zone.facts().survey(), site(zone), measures);
+            Map<String, String> typed = form.means() == null ? Map.of() : form.means();
+            var means = DryDown.Means.of(Field.parseAll("means", DryDown.Means.FIELDS, typed, zone.units()));
+            return DryDown.of(zone.facts().survey(), site(zone), means);
         });
     }
 }

@@ -68,7 +68,7 @@ public record DryDown(
      * @param heaterPerDay price, likewise the dryer; 0 where none was keyed in
      * @param primer price for the whole zone
      */
-    public record Measures(double celsius, double humidity, double heaterPerDay, double dryerPerDay, double primer) {
+    public record Means(double celsius, double humidity, double heaterPerDay, double dryerPerDay, double primer) {
         /** All of them may be left out. */
         public static final List<Field> FIELDS = List.of(
                 Field.quantity(
@@ -93,8 +93,8 @@ public record DryDown(
         private static final double DRY_TO_PCT = 35;
 
         /** @param values by field of {@link #FIELDS} */
-        public static Measures of(Map<String, Value> values) {
-            return new Measures(
+        public static Means of(Map<String, Value> values) {
+            return new Means(
                     base(values, "heatTo", HEAT_TO),
                     base(values, "dryTo", DRY_TO_PCT) / 100,
                     base(values, "heater", 0),
@@ -142,23 +142,23 @@ public record DryDown(
     private static final double AIR_ASSUMED = 0.5;
     private static final double CELSIUS_ASSUMED = 20;
 
-    /** @param survey of one zone @param measures what might be done */
-    public static DryDown of(Survey survey, Site site, Measures measures) {
-        return new Forecast(survey, site, measures).dryDown();
+    /** @param survey of one zone @param means what might be done */
+    public static DryDown of(Survey survey, Site site, Means means) {
+        return new Forecast(survey, site, means).dryDown();
     }
 
     /** One forecast being worked out. */
     private static final class Forecast {
         private final Survey survey;
         private final Site site;
-        private final Measures measures;
+        private final Means means;
         private final double limit;
         private final List<String> assumed = new ArrayList<>();
 
-        Forecast(Survey survey, Site site, Measures measures) {
+        Forecast(Survey survey, Site site, Means means) {
             this.survey = survey;
             this.site = site;
-            this.measures = measures;
+            this.means = means;
             this.limit = site.limits().slabRhMaxPct() / 100;
         }
 
@@ -322,9 +322,9 @@ public record DryDown(
         private Answer dryBy(Way way, SlabFace face, Instant since, List<List<Drying>> fitted) {
             boolean heated = way == Way.HEATED || way == Way.BOTH;
             boolean dried = way == Way.DRIED || way == Way.BOTH;
-            double humidity = dried ? Math.min(measures.humidity, face.humidity()) : face.humidity();
+            double humidity = dried ? Math.min(means.humidity, face.humidity()) : face.humidity();
             double faster = heated
-                    ? Diffusivity.constant(1).warmedTo(measures.celsius).d1()
+                    ? Diffusivity.constant(1).warmedTo(means.celsius).d1()
                             / Diffusivity.constant(1).warmedTo(face.celsius()).d1()
                     : 1;
             double[] seconds = new double[DRAWS];
@@ -370,25 +370,25 @@ public record DryDown(
         }
 
         private Optional<Figure> cost(double days, boolean heated, boolean dried) {
-            double perDay = (heated ? measures.heaterPerDay : 0) + (dried ? measures.dryerPerDay : 0);
+            double perDay = (heated ? means.heaterPerDay : 0) + (dried ? means.dryerPerDay : 0);
             if (perDay == 0) {
                 return Optional.empty();
             }
             var w = new Worksheet(site.units());
             w.given("n", "days to wait", days, Unit.DAY);
-            w.given("h", "heating a day", heated ? measures.heaterPerDay : 0, Unit.MONEY);
-            w.given("d", "drying the air a day", dried ? measures.dryerPerDay : 0, Unit.MONEY);
+            w.given("h", "heating a day", heated ? means.heaterPerDay : 0, Unit.MONEY);
+            w.given("d", "drying the air a day", dried ? means.dryerPerDay : 0, Unit.MONEY);
             return Optional.of(w.figure(
                     "cost", "c", "n·(h+d)", days * perDay, Unit.MONEY, Source.arithmetic("days by price a day")));
         }
 
         private Answer primer(Instant since) {
             Optional<Figure> cost = Optional.empty();
-            if (measures.primer > 0) {
+            if (means.primer > 0) {
                 var w = new Worksheet(site.units());
-                w.given("p", "primer for the zone", measures.primer, Unit.MONEY);
+                w.given("p", "primer for the zone", means.primer, Unit.MONEY);
                 cost = Optional.of(
-                        w.figure("cost", "c", "p", measures.primer, Unit.MONEY, Source.arithmetic("as keyed in")));
+                        w.figure("cost", "c", "p", means.primer, Unit.MONEY, Source.arithmetic("as keyed in")));
             }
             return new Answer(
                     Way.PRIMER,

@@ -1,5 +1,6 @@
 package openslab.core.survey.instrument;
 
+import java.time.LocalDate;
 import openslab.core.quantity.Source;
 
 /** What an instrument measures, and for how long its calibration is taken to hold where its paper does not say. */
@@ -30,6 +31,11 @@ public enum InstrumentKind {
     /** How long a calibration holds where its paper says nothing. */
     public int months() {
         return months;
+    }
+
+    /** Until when a calibration holds where its paper says nothing. */
+    public LocalDate until(LocalDate calibrated) {
+        return calibrated.plusMonths(months);
     }
 
     public Source source() {

@@ -2,6 +2,7 @@ package openslab.core.survey.map;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.level.Heights;
 import openslab.core.quantity.Dimension;
@@ -30,14 +31,23 @@ public final class LevelMap {
             return new Cells.Value(
                     unit.fromBase(height.orElse(low) - low), height.isPresent() ? sigma : 0, height.isPresent());
         });
+        SurveyMap.Grid grid = cells.grid();
+        double[] known = IntStream.range(0, grid.values().length)
+                .filter(i -> grid.supported()[i])
+                .mapToDouble(i -> grid.values()[i])
+                .toArray();
+        double scatter = unit.fromBase(SCATTER_M);
         return new SurveyMap(
                 METHOD,
                 "Level",
                 unit.symbol(),
                 "",
                 List.of(),
-                unit.fromBase(SCATTER_M),
-                Optional.of(cells.grid()),
+                scatter,
+                Optional.of(grid),
+                known.length == 0 ? List.of() : SurveyMap.bands(grid, known, scatter),
+                SurveyMap.beyond(grid),
+                known.length == 0 ? 0 : SurveyMap.digits(known, scatter),
                 Optional.empty(),
                 new double[0],
                 Show.in(system, Dimension.LENGTH, heights.stepM()),

@@ -1,11 +1,14 @@
 package openslab.core.survey.map;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.level.Heights;
 import openslab.core.quantity.Dimension;
@@ -25,6 +28,9 @@ import openslab.core.survey.place.Placement;
  * @param refusal why there is no map; empty where there is one
  * @param points what was read where, newest at each place; none where there are too many to name
  * @param scatter by how much the method misses itself at one place: smaller differences mean nothing
+ * @param bands what is drawn, lowest first: each lies on those before it
+ * @param beyond lines round what is out of reach of every reading, to be filled even-odd: x, y, x, y and so on, metres
+ * @param digits behind the point that are worth showing
  * @param limitLine where the map crosses the limit: x, y of both ends of every piece, metres
  * @param missed what the others say of a reading's place is off by this much, in words; empty without a map
  * @param guessed share of the floor that is out of reach of every reading, percent
@@ -38,6 +44,9 @@ public record SurveyMap(
         List<MapPoint> points,
         double scatter,
         Optional<Grid> grid,
+        List<MapBand> bands,
+        List<double[]> beyond,
+        int digits,
         Optional<Double> limit,
         double[] limitLine,
         String reach,
@@ -56,6 +65,20 @@ public record SurveyMap(
      */
     public record Grid(
             double x, double y, double stepM, int columns, double[] values, double[] sigmas, boolean[] supported) {}
+
+    /**
+     * Everything from {@code from} up; the next band begins at {@code to}.
+     *
+     * @param rings lines round it, to be filled even-odd: x, y, x, y and so on, metres
+     */
+    public record MapBand(double from, double to, List<double[]> rings) {}
+
+    /** Tints that an eye tells apart on a small drawing (OURS). */
+    private static final int BANDS = 6;
+    /** Bands narrower than the method's own scatter would show differences that are none: so many times that, all together. */
+    private static final double LEAST_SPAN = 4;
+
+    private static final double SMALLEST_SPAN = 1e-6;
 
     /** Squares of a map, however many readings there are (OURS). */
     private static final int COARSE = 400;
@@ -106,6 +129,9 @@ public record SurveyMap(
                     points,
                     mapped.repeats(),
                     Optional.empty(),
+                    List.of(),
+                    List.of(),
+                    digits(points.stream().mapToDouble(MapPoint::value).toArray(), mapped.repeats()),
                     limit,
                     new double[0],
                     "",
@@ -130,6 +156,7 @@ public record SurveyMap(
             Kriging.Guess guess = kriging.at(at);
             return new Cells.Value(guess.value(), Math.hypot(guess.sigma(), mapped.repeats()), kriging.supports(at));
         });
+        double[] read = points.stream().mapToDouble(MapPoint::value).toArray();
         return new SurveyMap(
                 method.id(),
                 mapped.label(),
@@ -138,12 +165,48 @@ public record SurveyMap(
                 points,
                 mapped.repeats(),
                 Optional.of(cells.grid()),
+                bands(cells.grid(), read, mapped.repeats()),
+                beyond(cells.grid()),
+                digits(read, mapped.repeats()),
                 limit,
                 limit.filter(l -> l > 0).map(l -> limitLine(cells.grid(), l)).orElse(new double[0]),
                 Show.in(site.units(), Dimension.LENGTH, kriging.reachM()),
                 Show.in(mapped.unit(), kriging.leaveOneOut()),
                 cells.guessed(),
                 limit.map(cells::over).orElse(0.0));
+    }
+
+    private static double span(double[] read, double scatter) {
+        DoubleSummaryStatistics of = Arrays.stream(read).summaryStatistics();
+        return Math.max(Math.max(of.getMax() - of.getMin(), LEAST_SPAN * scatter), SMALLEST_SPAN);
+    }
+
+    /** As many as tell one band from the next. */
+    static int digits(double[] read, double scatter) {
+        double step = span(read, scatter) / BANDS;
+        return step >= 1 ? 0 : step >= 0.1 ? 1 : 2;
+    }
+
+    /** Of equal width, from the lowest reading to the highest. @param read what was read, or each height that is known */
+    static List<MapBand> bands(Grid grid, double[] read, double scatter) {
+        DoubleSummaryStatistics of = Arrays.stream(read).summaryStatistics();
+        double span = span(read, scatter);
+        double low = (of.getMin() + of.getMax() - span) / 2;
+        Bands field = Bands.of(grid, grid.values());
+        return IntStream.range(0, BANDS)
+                .mapToObj(i -> new MapBand(
+                        low + i * span / BANDS,
+                        low + (i + 1) * span / BANDS,
+                        field.atLeast(i == 0 ? Double.NEGATIVE_INFINITY : low + i * span / BANDS)))
+                .toList();
+    }
+
+    static List<double[]> beyond(Grid grid) {
+        double[] unknown = new double[grid.supported().length];
+        for (int i = 0; i < unknown.length; i++) {
+            unknown[i] = grid.supported()[i] ? 0 : 1;
+        }
+        return Bands.of(grid, unknown).atLeast(0.5);
     }
 
     /** Lines of every multiple of the limit are found, and the first is the limit's own. */

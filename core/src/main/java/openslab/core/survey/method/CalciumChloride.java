@@ -15,8 +15,8 @@ import openslab.core.survey.Finding;
 import openslab.core.survey.Mapped;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Readings;
+import openslab.core.survey.SetOut;
 import openslab.core.survey.Site;
-import openslab.core.survey.Standing;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
@@ -87,8 +87,8 @@ public final class CalciumChloride implements TestMethod {
     }
 
     @Override
-    public Optional<Standing> standing() {
-        return Optional.of(new Standing(
+    public Optional<SetOut> setOut() {
+        return Optional.of(new SetOut(
                 Duration.ofMinutes(Math.round(LONG_ENOUGH.limit())),
                 Optional.of(Duration.ofMinutes(Math.round(NO_LONGER.limit()))),
                 "dish stands",

@@ -11,8 +11,8 @@ import openslab.core.quantity.Unit;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Readings;
+import openslab.core.survey.SetOut;
 import openslab.core.survey.Site;
-import openslab.core.survey.Standing;
 import openslab.core.survey.TestCount;
 import openslab.core.survey.TestGroup;
 import openslab.core.survey.TestMethod;
@@ -54,8 +54,8 @@ public final class PlasticSheet implements TestMethod {
     }
 
     @Override
-    public Optional<Standing> standing() {
-        return Optional.of(new Standing(
+    public Optional<SetOut> setOut() {
+        return Optional.of(new SetOut(
                 Duration.ofMinutes(Math.round(TAPED.limit())),
                 Optional.empty(),
                 "sheet taped",

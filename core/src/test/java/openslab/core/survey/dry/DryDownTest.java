@@ -20,7 +20,7 @@ import org.testng.annotations.Test;
 /** The day a slab is dry enough: told from readings of a slab that is known, and refused where it cannot be told. */
 public class DryDownTest {
     private static final double DAY = 86_400;
-    private static final DryDown.Measures MEASURES = new DryDown.Measures(32, 0.3, 60, 45, 720);
+    private static final DryDown.Means MEANS = new DryDown.Means(32, 0.3, 60, 45, 720);
     /** 100 mm from 0.96 in air of 50 %, read at 40, 47, 54 and 61 days. */
     private static final double D1 = 2.5e-10;
 
@@ -55,7 +55,7 @@ public class DryDownTest {
     private static DryDown forecast(Stories story, int day) {
         var site = new Site(
                 Stories.LIMITS, Substrate.BARE_CONCRETE, 80, UnitSystem.METRIC, Stories.moment((day - 40) * 24));
-        return DryDown.of(story.facts().survey(), site, MEASURES);
+        return DryDown.of(story.facts().survey(), site, MEANS);
     }
 
     private static Answer answer(DryDown dryDown, Way way) {

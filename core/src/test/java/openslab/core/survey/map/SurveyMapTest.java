@@ -80,6 +80,29 @@ public class SurveyMapTest {
         assertEquals(dry.over(), 0.0);
     }
 
+    /** Six of equal width, none narrower than what a probe's own scatter makes of nothing; each lies within the one before. */
+    @Test
+    public void a_map_is_drawn_in_bands_from_the_lowest_reading_to_the_highest() {
+        SurveyMap map = map(probes(2, 2, 60, 8, 2, 72, 2, 6, 78, 8, 6, 84), "in-slab-rh");
+        List<SurveyMap.MapBand> bands = map.bands();
+        assertEquals(bands.size(), 6);
+        assertEquals(bands.get(0).from(), 60, 1e-9);
+        assertEquals(bands.get(5).to(), 84, 1e-9);
+        assertEquals(map.digits(), 0);
+        for (SurveyMap.MapBand band : bands) {
+            assertEquals(band.to() - band.from(), 4, 1e-9);
+        }
+        for (double[] ring : bands.get(3).rings()) {
+            for (int i = 0; i < ring.length; i += 2) {
+                if (ring[i] > 0.3 && ring[i] < 9.7 && ring[i + 1] > 0.3 && ring[i + 1] < 7.7) {
+                    assertEquals(at(map, ring[i], ring[i + 1])[0], 72, 0.7);
+                }
+            }
+        }
+        SurveyMap even = map(probes(2, 2, 70, 8, 2, 70.1, 2, 6, 70.2, 8, 6, 70.1), "in-slab-rh");
+        assertEquals(even.bands().get(5).to() - even.bands().get(0).from(), 4 * even.scatter(), 1e-9);
+    }
+
     @Test
     public void two_readings_are_no_map_and_neither_are_three_that_nobody_placed() {
         SurveyMap two = map(probes(2, 2, 70, 8, 2, 74), "in-slab-rh");

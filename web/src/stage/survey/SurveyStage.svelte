@@ -14,7 +14,7 @@
   import DryDown from './DryDown.svelte';
   import FindingRow from './FindingRow.svelte';
   import ReadingsTable from './ReadingsTable.svelte';
-  import StandingTests from './StandingTests.svelte';
+  import TestsOut from './TestsOut.svelte';
   import SurveyFiles from './SurveyFiles.svelte';
   import SurveyMaps from './SurveyMaps.svelte';
   import TestPlaces from './TestPlaces.svelte';
@@ -68,7 +68,7 @@
         >Measure</Button
       >
     </div>
-    <StandingTests {job} {zone} onread={onreading} />
+    <TestsOut {job} {zone} onread={onreading} />
     <AreaList {desk} {job} {zone} />
     <h2>Tests</h2>
     <table>

@@ -10,7 +10,7 @@ import openslab.core.quantity.Require;
  * @param zone in which its days are counted
  * @param position on earth; empty where nobody said
  */
-public record Place(ZoneId zone, Optional<Position> position) {
+public record Location(ZoneId zone, Optional<Position> position) {
     /** @param latitude degrees north; {@code longitude} degrees east */
     public record Position(double latitude, double longitude) {
         public Position {
@@ -19,7 +19,7 @@ public record Place(ZoneId zone, Optional<Position> position) {
         }
     }
 
-    public static Place of(ZoneId zone, double latitude, double longitude) {
-        return new Place(zone, Optional.of(new Position(latitude, longitude)));
+    public static Location of(ZoneId zone, double latitude, double longitude) {
+        return new Location(zone, Optional.of(new Position(latitude, longitude)));
     }
 }

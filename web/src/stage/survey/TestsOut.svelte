@@ -14,7 +14,7 @@
   let { job, zone, onread }: Props = $props();
 
   const out = $derived(
-    zone.report.standingTests.map((t) => {
+    zone.report.testsOut.map((t) => {
       const from = new Date(t.from);
       const until = t.until === undefined ? null : new Date(t.until);
       const now = appClock.now;
