@@ -10,12 +10,20 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
 
-/** The application: {@code --port=N --data=DIR --clock=ISO-TIME --demo=true}. */
+/**
+ * The application: {@code --port=N --data=DIR --database=URL --clock=ISO-TIME --demo=true}, or {@code --move-to=URL} to copy what is kept
+ * and end.
+ */
 @SpringBootApplication
 public class OpenSlab {
     public static void main(String[] args) {
         try {
             Beginning.requireSound(args);
+            Optional<String> moved = Beginning.moved(args);
+            if (moved.isPresent()) {
+                System.out.println(moved.get());
+                return;
+            }
             var context = SpringApplication.run(OpenSlab.class, args);
             String port = context.getEnvironment().getProperty("local.server.port");
             System.out.println("Open Slab is ready at http://127.0.0.1:" + port);

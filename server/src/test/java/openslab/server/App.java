@@ -14,6 +14,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import openslab.server.store.Database;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
@@ -26,6 +28,10 @@ import tools.jackson.databind.node.ObjectNode;
 public final class App implements AutoCloseable {
     static final ObjectMapper JSON = JsonMapper.builder().build();
     private static final HttpClient HTTP = HttpClient.newHttpClient();
+    /** Whether these tests run on a database server; then each folder has one of its own there. */
+    private static final boolean ON_SERVER = Boolean.getBoolean("openslab.on-server");
+
+    private static final Map<Path, Database.Access> DATABASES = new ConcurrentHashMap<>();
 
     /** @param type of the problem, empty when it was none */
     record Answer(int status, JsonNode body, String text, HttpResponse<String> raw) {
@@ -46,6 +52,20 @@ public final class App implements AutoCloseable {
 
     static App start(Path data, String... more) {
         var args = new ArrayList<>(List.of("--port=0", "--data=" + data));
+        if (ON_SERVER) {
+            args.addAll(List.of(Postgres.options(DATABASES.computeIfAbsent(data, d -> Postgres.fresh()))));
+        }
+        return startWith(args, more);
+    }
+
+    /** On a database server, whichever the other tests use. */
+    static App start(Path data, Database.Access database, String... more) {
+        var args = new ArrayList<>(List.of("--port=0", "--data=" + data));
+        args.addAll(List.of(Postgres.options(database)));
+        return startWith(args, more);
+    }
+
+    private static App startWith(List<String> args, String... more) {
         args.addAll(List.of(more));
         return new App(SpringApplication.run(OpenSlab.class, args.toArray(String[]::new)));
     }

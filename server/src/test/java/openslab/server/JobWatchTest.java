@@ -46,7 +46,7 @@ public class JobWatchTest {
         ended.get(5, TimeUnit.SECONDS);
     }
 
-    private static Map<String, Object> note() {
+    static Map<String, Object> note() {
         return Map.of(
                 "kind",
                 "NOTE",

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import openslab.server.store.Elsewhere;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.web.servlet.HandlerInterceptor;
@@ -26,8 +27,14 @@ class JobWatch implements HandlerInterceptor, WebMvcConfigurer, SmartLifecycle {
     /** More screens than this do not look at one job. */
     private static final int MOST_STREAMS = 100;
 
+    private final Elsewhere elsewhere;
     private final Map<UUID, Set<SseEmitter>> watching = new ConcurrentHashMap<>();
     private volatile boolean running;
+
+    JobWatch(Elsewhere elsewhere) {
+        this.elsewhere = elsewhere;
+        elsewhere.listen(this::hear, this::missed);
+    }
 
     SseEmitter watch(UUID jobId) {
         var stream = new SseEmitter(STREAM_MS);
@@ -69,9 +76,25 @@ class JobWatch implements HandlerInterceptor, WebMvcConfigurer, SmartLifecycle {
                 && request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE) instanceof Map<?, ?> path
                 && path.get("jobId") instanceof String jobId) {
             String zone = path.get("zoneId") instanceof String z ? z : "";
-            watching.getOrDefault(UUID.fromString(jobId), Set.of())
-                    .forEach(stream -> send(stream, SseEmitter.event().data(key + " " + zone)));
+            tell(UUID.fromString(jobId), key + " " + zone);
+            elsewhere.tell(jobId + " " + key + " " + zone);
         }
+    }
+
+    private void tell(UUID jobId, String keyAndZone) {
+        watching.getOrDefault(jobId, Set.of())
+                .forEach(stream -> send(stream, SseEmitter.event().data(keyAndZone)));
+    }
+
+    /** What another application on the same database wrote. */
+    private void hear(String words) {
+        int end = words.indexOf(' ');
+        tell(UUID.fromString(words.substring(0, end)), words.substring(end + 1));
+    }
+
+    /** Anything may have been written: every screen asks. */
+    private void missed() {
+        watching.keySet().forEach(jobId -> tell(jobId, UUID.randomUUID() + " "));
     }
 
     @Override

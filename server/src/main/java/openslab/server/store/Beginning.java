@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.DateTimeException;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import org.springframework.core.env.SimpleCommandLinePropertySource;
 
@@ -44,7 +45,55 @@ public final class Beginning {
         if (port != null && !(port.matches("\\d{1,5}") && Integer.parseInt(port) <= MOST_PORT)) {
             throw new Unsound("--port=" + port + " is no port; 0 to " + MOST_PORT + " are, 0 for any that is free.");
         }
+        for (String option : List.of("database", "move-to")) {
+            String url = options.getProperty(option);
+            if (url != null && !url.isEmpty() && !isFolder(option, url)) {
+                Database.fault(option, url).ifPresent(why -> {
+                    throw new Unsound(why);
+                });
+            }
+        }
         requireFolder(folder(options));
+    }
+
+    /** What is kept may be moved to another folder as well. */
+    private static boolean isFolder(String option, String url) {
+        return option.equals("move-to") && !url.startsWith("jdbc:");
+    }
+
+    /** Copies what is kept where {@code --move-to} says so, and tells how much it was. */
+    public static Optional<String> moved(String[] args) {
+        var options = new SimpleCommandLinePropertySource(args);
+        String to = options.getProperty("move-to");
+        if (to == null || to.isEmpty()) {
+            return Optional.empty();
+        }
+        String from = options.getProperty("database");
+        try {
+            var source = from == null || from.isEmpty() ? DataFolder.file(folder(options)) : server(from);
+            var moved = Moving.move(source, isFolder("move-to", to) ? emptied(to) : server(to));
+            return Optional.of("%d rows of %d tables are in %s now; what they were copied from is as it was."
+                    .formatted(moved.rows(), moved.tables(), to));
+        } catch (IllegalStateException e) {
+            throw new Unsound("nothing was copied to " + to + ": " + e.getMessage());
+        } catch (SQLException e) {
+            throw new Unsound("nothing was copied to " + to + ": " + e.getMessage());
+        }
+    }
+
+    private static Database.Access emptied(String folder) {
+        Path whole = DataFolder.whole(folder);
+        requireFolder(whole);
+        return DataFolder.file(whole);
+    }
+
+    private static Database.Access server(String url) {
+        return new Database.Access(url, environment(Database.USER), environment(Database.PASSWORD));
+    }
+
+    private static String environment(String name) {
+        String value = System.getenv(name);
+        return value == null ? "" : value;
     }
 
     private static Path folder(SimpleCommandLinePropertySource options) {
@@ -82,13 +131,29 @@ public final class Beginning {
                         + " is taken by another program; name another with --port.");
             }
             if (t instanceof SQLException e) {
-                Optional<String> why = why(e, folder(options));
+                String url = options.getProperty("database");
+                Optional<String> why = url == null || url.isEmpty() ? why(e, folder(options)) : why(e, url);
                 if (why.isPresent()) {
                     return why;
                 }
             }
         }
         return Optional.empty();
+    }
+
+    /** Of a server, by the class of its SQLSTATE. */
+    private static Optional<String> why(SQLException e, String url) {
+        String state = String.valueOf(e.getSQLState());
+        if (state.startsWith("08")) {
+            return Optional.of("no database answers at " + url + ".");
+        }
+        if (state.startsWith("28")) {
+            return Optional.of("the database at " + url + " does not let this user in; set " + Database.USER + " and "
+                    + Database.PASSWORD + ".");
+        }
+        return state.equals("3D000")
+                ? Optional.of("there is no database of this name at " + url + "; create it first.")
+                : Optional.empty();
     }
 
     private static Optional<String> why(SQLException e, Path folder) {

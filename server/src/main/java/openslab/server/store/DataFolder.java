@@ -9,12 +9,11 @@ import openslab.server.web.NoSpace;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.jdbc.autoconfigure.JdbcConnectionDetails;
 import org.springframework.stereotype.Component;
 
-/** Where everything is kept, {@code --data=DIR}: one H2 file, written through at once, and a folder for what passes. */
+/** The folder of {@code --data=DIR}: one H2 file, written through at once, and a folder for what passes. */
 @Component
-public class DataFolder implements JdbcConnectionDetails {
+public class DataFolder {
     private static final Logger LOG = LoggerFactory.getLogger(DataFolder.class);
     private static final String PASSING = "passing";
 
@@ -67,29 +66,20 @@ public class DataFolder implements JdbcConnectionDetails {
     /** Whether there is more than the reserve. */
     boolean hasSpace() {
         try {
-            return Files.getFileStore(folder).getUsableSpace() > reserve;
+            return Files.getFileStore(Files.createDirectories(folder)).getUsableSpace() > reserve;
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
     }
 
-    @Override
-    public String getJdbcUrl() {
-        return url(folder);
+    /** The H2 file in it. */
+    Database.Access file() {
+        return file(folder);
     }
 
     /** @param folder whole */
-    public static String url(Path folder) {
-        return "jdbc:h2:file:" + folder.resolve("openslab") + ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE";
-    }
-
-    @Override
-    public String getUsername() {
-        return "openslab";
-    }
-
-    @Override
-    public String getPassword() {
-        return "";
+    public static Database.Access file(Path folder) {
+        String url = "jdbc:h2:file:" + folder.resolve("openslab") + ";WRITE_DELAY=0;DB_CLOSE_ON_EXIT=FALSE";
+        return new Database.Access(url, "openslab", "");
     }
 }

@@ -1,9 +1,6 @@
 package openslab.server.store;
 
-import javax.sql.DataSource;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.jdbc.support.JdbcUtils;
-import org.springframework.jdbc.support.MetaDataAccessException;
 import org.springframework.stereotype.Component;
 
 /**
@@ -16,10 +13,9 @@ class Durability {
     private final JdbcClient db;
     private final boolean askForSync;
 
-    Durability(JdbcClient db, DataSource source) throws MetaDataAccessException {
+    Durability(JdbcClient db, Database database) {
         this.db = db;
-        String product = JdbcUtils.extractDatabaseMetaData(source, m -> m.getDatabaseProductName());
-        this.askForSync = product.equals("H2");
+        this.askForSync = !database.isServer();
     }
 
     void sync() {

@@ -38,7 +38,7 @@ public class Writes {
     private final JdbcClient db;
     private final TransactionTemplate transaction;
     private final Durability durability;
-    private final DataFolder folder;
+    private final Database database;
     private final ObjectMapper json;
     private final Clock clock;
 
@@ -46,13 +46,13 @@ public class Writes {
             JdbcClient db,
             PlatformTransactionManager transactions,
             Durability durability,
-            DataFolder folder,
+            Database database,
             ObjectMapper json,
             Clock clock) {
         this.db = db;
         this.transaction = new TransactionTemplate(transactions);
         this.durability = durability;
-        this.folder = folder;
+        this.database = database;
         this.json = json;
         this.clock = clock;
     }
@@ -65,7 +65,7 @@ public class Writes {
      * @return that id, now or from the first time
      */
     public String once(UUID key, Object request, Supplier<String> write) {
-        folder.requireSpace();
+        database.requireSpace();
         String fingerprint = fingerprint(request);
         String result = settled(() -> done(key, fingerprint).orElseGet(() -> {
             String id = write.get();

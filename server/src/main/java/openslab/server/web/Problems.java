@@ -12,6 +12,7 @@ import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -19,6 +20,7 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.MissingRequestHeaderException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -83,6 +85,16 @@ class Problems extends ResponseEntityExceptionHandler {
     ProblemDetail full(NoSpace e) {
         var p = problem(HttpStatus.INSUFFICIENT_STORAGE, "no-space", e.getMessage());
         p.setProperty("remedy", "Make room where the data are kept; then it goes on by itself.");
+        return p;
+    }
+
+    /** A server that is restarted, or a network that is gone, is nobody's mistake. */
+    @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
+    ProblemDetail silent(Exception e) {
+        LOG.warn("the database does not answer", e);
+        var p = problem(
+                HttpStatus.SERVICE_UNAVAILABLE, "no-database", "The database does not answer; nothing was saved.");
+        p.setProperty("remedy", "Try again: it goes on by itself as soon as the database answers.");
         return p;
     }
 

@@ -26,18 +26,19 @@ public class WritesTest {
         var source = new DriverManagerDataSource("jdbc:h2:mem:writes;DB_CLOSE_DELAY=-1");
         Flyway.configure().dataSource(source).load().migrate();
         var db = JdbcClient.create(source);
-        var durability = new Durability(db, source) {
+        var folder = new DataFolder(Files.createTempDirectory("openslab-test").toString(), 0);
+        var database = new Database(folder, "", "", "");
+        var durability = new Durability(db, database) {
             @Override
             void sync() {
                 synced++;
             }
         };
-        var folder = new DataFolder(Files.createTempDirectory("openslab-test").toString(), 0);
         writes = new Writes(
                 db,
                 new DataSourceTransactionManager(source),
                 durability,
-                folder,
+                database,
                 JsonMapper.builder().build(),
                 Clock.systemUTC());
     }

@@ -236,11 +236,13 @@ public final class Shapes2D {
 
     /** @param crossing to be parted where they cross; {@code apart} cross nothing and meet the others at their ends only */
     @SuppressWarnings("unchecked") // the library's collection has no type
-    private static Collection<Polygon> faces(List<Geometry> crossing, List<LineString> apart) {
+    private static List<Polygon> faces(List<Geometry> crossing, List<LineString> apart) {
         var polygonizer = new Polygonizer();
         polygonizer.add(OverlayNGRobust.union(crossing, FACTORY));
         polygonizer.add(apart);
-        return polygonizer.getPolygons();
+        // in an order, and beginning at corners, that do not hang on where things lie in memory
+        Collection<Polygon> found = polygonizer.getPolygons();
+        return found.stream().map(face -> (Polygon) face.norm()).sorted().toList();
     }
 
     /** {@code floor} without {@code openings}, each taken off once however they overlap. */
