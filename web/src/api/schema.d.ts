@@ -1764,8 +1764,6 @@ export interface components {
             dry?: components["schemas"]["FigureView"];
             findings: components["schemas"]["Finding"][];
             id: string;
-            /** Format: double */
-            logged: number;
             /** @enum {string} */
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
             mixing: string;
@@ -1775,6 +1773,7 @@ export interface components {
             start?: string;
             /** @enum {string} */
             started: "COATED" | "PLANNED" | "RECKONED" | "UNKNOWN";
+            used?: components["schemas"]["Used"];
             wet?: components["schemas"]["FigureView"];
             whyNoBatches: string;
         };
@@ -2208,6 +2207,8 @@ export interface components {
         RackItem: {
             archived: boolean;
             client: string;
+            /** @enum {string} */
+            due: "TODAY" | "THIS_WEEK" | "WAITING" | "AT_REST";
             /** Format: uuid */
             id: string;
             lead?: components["schemas"]["LeadZone"];
@@ -2740,6 +2741,14 @@ export interface components {
             layer: string;
             name: string;
             zone: string;
+        };
+        Used: {
+            asked: components["schemas"]["FigureView"];
+            atThisRate: components["schemas"]["FigureView"];
+            covered: components["schemas"]["FigureView"];
+            mixed: components["schemas"]["FigureView"];
+            share: components["schemas"]["FigureView"];
+            spread: components["schemas"]["FigureView"];
         };
         Value: {
             /** Format: double */

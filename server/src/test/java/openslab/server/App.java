@@ -58,6 +58,11 @@ public final class App implements AutoCloseable {
         return startWith(args, more);
     }
 
+    /** On the file in the folder, whichever the other tests use. */
+    static App startOnFile(Path data, String... more) {
+        return startWith(new ArrayList<>(List.of("--port=0", "--data=" + data)), more);
+    }
+
     /** On a database server, whichever the other tests use. */
     static App start(Path data, Database.Access database, String... more) {
         var args = new ArrayList<>(List.of("--port=0", "--data=" + data));

@@ -90,7 +90,7 @@ public class DatabaseServerTest {
     public void what_is_kept_moves_from_a_file_to_a_server_and_back_whole() throws Exception {
         Path from = App.emptyFolder();
         Map<String, JsonNode> before;
-        try (var app = App.start(from, "--demo=true", CLOCK)) {
+        try (var app = App.startOnFile(from, "--demo=true", CLOCK)) {
             for (JsonNode instrument : app.get("/api/instruments").body()) {
                 app.post("/api/instruments/" + instrument.path("id").asString() + "/collect", Map.of());
             }
@@ -118,7 +118,7 @@ public class DatabaseServerTest {
                 List.of("log_entry", "log_value", "write_key", "sample", "photo", "job_change", "plan_move")) {
             assertEquals(rows(DataFolder.file(back), table), rows(server, table), table);
         }
-        try (var app = App.start(back, CLOCK)) {
+        try (var app = App.startOnFile(back, CLOCK)) {
             assertTold(app, before);
         }
     }
@@ -126,7 +126,7 @@ public class DatabaseServerTest {
     @Test
     public void nothing_is_written_over() throws Exception {
         Path kept = App.emptyFolder();
-        App.start(kept, CLOCK).close();
+        App.startOnFile(kept, CLOCK).close();
         Database.Access server = Postgres.fresh();
         Moving.move(DataFolder.file(kept), server);
         var refused = expectThrows(IllegalStateException.class, () -> Moving.move(DataFolder.file(kept), server));

@@ -7,9 +7,11 @@ import openslab.core.buildup.BuildUp;
 import openslab.core.cure.CureTime;
 import openslab.core.mix.Batching;
 import openslab.core.mix.FlakeSplit;
+import openslab.core.mix.Used;
 import openslab.core.product.Clock;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Finding;
 
 /**
@@ -22,7 +24,7 @@ import openslab.core.survey.Finding;
  * @param findings about when it is to begin
  * @param against what stands against putting it on now, where it is the next to go on; {@code asksReason} says whether a reason
  *     is asked for
- * @param logged litres or kilograms logged as mixed so far
+ * @param used what was mixed so far, against the plan; empty where nothing was logged, and of what is not mixed
  */
 public record LayerReport(
         String id,
@@ -41,7 +43,7 @@ public record LayerReport(
         List<Finding> against,
         boolean asksReason,
         int batchesLogged,
-        double logged,
+        Optional<Used> used,
         Mark mark) {
 
     /** How the start is known. */
@@ -93,7 +95,7 @@ public record LayerReport(
                 standing,
                 Conduct.asksReason(standing),
                 batchesLogged,
-                logged,
+                used,
                 word);
     }
 
@@ -104,7 +106,9 @@ public record LayerReport(
             Figure amount,
             MixReport mix,
             LayerSchedule.Slot slot,
-            ZoneFacts zone) {
+            ZoneFacts zone,
+            double areaM2,
+            UnitSystem system) {
         List<LogEntry> batches = zone.unstruck(LogEntry.Kind.BATCH, choice.id());
         return new LayerReport(
                 choice.id(),
@@ -123,10 +127,16 @@ public record LayerReport(
                 List.of(),
                 false,
                 batches.size(),
-                batches.stream()
-                        .mapToDouble(e -> e.values().get("volume").base())
-                        .sum(),
+                choice.sheet()
+                        .liquid()
+                        .flatMap(liquid -> Used.of(
+                                batches.stream().map(LayerReport::batch).toList(), amount, areaM2, liquid, system)),
                 Mark.NOT_STARTED);
+    }
+
+    private static Used.Batch batch(LogEntry e) {
+        return new Used.Batch(
+                e.values().get("volume").base(), e.values().get("area").base());
     }
 
     /** How one layer is mixed, or why that is not known. */

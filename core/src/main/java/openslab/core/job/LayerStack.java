@@ -58,7 +58,14 @@ final class LayerStack {
             var split = bays.map(n -> FlakeSplit.of(areaM2, broadcast, n, zone.crew(), system));
             String whyNot = split.isPresent() ? "" : "The layer below has no batches yet to split it by.";
             return LayerReport.of(
-                    choice, layer, amount, new LayerReport.MixReport(Optional.empty(), whyNot, split), slot, zone);
+                    choice,
+                    layer,
+                    amount,
+                    new LayerReport.MixReport(Optional.empty(), whyNot, split),
+                    slot,
+                    zone,
+                    areaM2,
+                    system);
         }
         var liquid = sheet.liquid().orElseThrow();
         Figure amount = TakeOff.volume(areaM2, liquid, zone.crew(), system);
@@ -72,7 +79,14 @@ final class LayerStack {
         below = Optional.of(slot);
         bays = batching.map(Batching::count);
         return LayerReport.of(
-                choice, layer, amount, new LayerReport.MixReport(batching, whyNot, Optional.empty()), slot, zone);
+                choice,
+                layer,
+                amount,
+                new LayerReport.MixReport(batching, whyNot, Optional.empty()),
+                slot,
+                zone,
+                areaM2,
+                system);
     }
 
     private static List<LayerReport> marked(

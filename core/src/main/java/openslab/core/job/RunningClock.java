@@ -25,15 +25,41 @@ public record RunningClock(String label, Instant from, Instant to, Mark mark, bo
         RESTS
     }
 
+    /** When a floor wants somebody. */
+    public enum Due {
+        /** Within a day. */
+        TODAY,
+        THIS_WEEK,
+        /** Nothing runs: it goes on when somebody acts. */
+        WAITING,
+        /** Nothing to be done for a week or more. */
+        AT_REST
+    }
+
     /** What the rack counts down to. @param at empty when nothing runs */
     public record Next(String label, Optional<Instant> at, Mark mark, String word, Urgency urgency) {
         static final Duration A_DAY = Duration.ofDays(1);
+        private static final Duration A_WEEK = Duration.ofDays(7);
 
         static Next of(String label, Optional<Instant> at, Mark mark, Instant now) {
             Urgency urgency = at.isEmpty() || at.get().isBefore(now)
                     ? Urgency.ACT
                     : mark == Mark.WINDOW_OPEN || !at.get().isAfter(now.plus(A_DAY)) ? Urgency.SOON : Urgency.LATER;
             return new Next(label, at, mark, mark.word(), urgency);
+        }
+
+        /** In which group of the rack it stands at {@code now}. */
+        public Due due(Instant now) {
+            return switch (urgency) {
+                case SOON -> Due.TODAY;
+                case ACT -> Due.WAITING;
+                case LATER -> at.filter(t -> !t.isAfter(now.plus(A_DAY))).isPresent() ? Due.TODAY : later(now);
+                case RESTS -> Due.AT_REST;
+            };
+        }
+
+        private Due later(Instant now) {
+            return at.filter(t -> !t.isAfter(now.plus(A_WEEK))).isPresent() ? Due.THIS_WEEK : Due.AT_REST;
         }
 
         static Next rests(String label, Mark mark) {

@@ -33,7 +33,7 @@ import org.springframework.stereotype.Component;
 /** Jobs as the screens are told of them. */
 @Component
 public class JobViews {
-    /** @param lead the zone whose clock runs out first */
+    /** @param lead the zone whose clock runs out first; {@code due} when the job wants somebody */
     record RackItem(
             UUID id,
             String name,
@@ -43,6 +43,7 @@ public class JobViews {
             boolean archived,
             int version,
             int zones,
+            RunningClock.Due due,
             Optional<LeadZone> lead) {}
 
     record LeadZone(UUID id, String name, String area, String system, List<Stratum> strata, RunningClock.Next next) {}
@@ -170,6 +171,8 @@ public class JobViews {
                 f.archived(),
                 job.version(),
                 zoneCount,
+                // a job that nobody measured yet waits for that
+                lead.map(z -> z.next().due(clock.instant())).orElse(RunningClock.Due.WAITING),
                 lead);
     }
 
