@@ -8,10 +8,12 @@
   import { known } from './reference.svelte';
   import { router } from './route.svelte';
   import { plainKey } from './keys';
+  import { leaveStale } from '../parts/dialogs';
 
   let help = $state(false);
   const route = $derived(router.route);
 
+  leaveStale();
   $effect(() => router.start());
   $effect(() => appClock.start());
   $effect(() => void known.load().catch(() => undefined));
@@ -37,6 +39,7 @@
       jobId={route.jobId}
       zoneId={route.zoneId}
       stratum={route.at === 'job' ? route.stratum : 'log'}
+      section={route.at === 'job' ? route.section : ''}
     />
   {/key}
 {/if}

@@ -9,10 +9,9 @@
     next: LeadZone['next'];
     timeZone: string;
     now: Date;
-    narrow: boolean;
   }
 
-  let { clocks, next, timeZone, now, narrow }: Props = $props();
+  let { clocks, next, timeZone, now }: Props = $props();
 
   const ROWS = 3;
   const ROW = 25;
@@ -21,26 +20,38 @@
   let width = $state(1180);
   const span = $derived(spanAround(now, width));
   const placed = $derived(bars(clocks, span, width, ROWS));
+  const rows = $derived(Math.max(1, ...placed.map((b) => b.row + 1)));
   const hours = $derived(ticks(span, width, (at) => Number(clock(at, timeZone).slice(0, 2))));
   const nowX = $derived(xOf(now.getTime(), span, width));
+  /** What somebody chose; left alone, an empty one is folded. */
+  let said = $state<boolean | null>(null);
+  const folded = $derived(said ?? placed.length === 0);
   const nextAt = $derived(next.at ? new Date(next.at) : null);
 </script>
 
-<footer aria-label="Day line">
-  {#if narrow}
-    <div class="next">
-      <b>{nextAt ? leftOf(nextAt, now) : 'now'}</b>
+<footer aria-label="Day line" class:folded>
+  <button type="button" class="fold" aria-expanded={!folded} onclick={() => (said = !folded)}>
+    <b>Clocks</b>
+    {#if folded}
+      <span
+        >{placed.length === 0
+          ? 'none is running in these hours'
+          : `${placed.length} in these hours`}</span
+      >
       <Mark mark={next.mark} word={next.word} />
-      <span>{next.label}</span>
-    </div>
-  {:else}
-    <p class="head">Clocks</p>
+      <span>{next.label}{nextAt ? `, ${leftOf(nextAt, now)}` : ''}</span>
+    {/if}
+    <svg viewBox="0 0 12 12" aria-hidden="true"
+      ><path d={folded ? 'M2 8L6 4L10 8' : 'M2 4L6 8L10 4'} /></svg
+    >
+  </button>
+  {#if !folded}
     <div class="line" bind:clientWidth={width}>
-      <svg {width} height={TOP + ROWS * ROW + 6} aria-hidden="true">
+      <svg {width} height={TOP + rows * ROW + 6} aria-hidden="true">
         {#each hours as hour (hour)}
           {@const x = xOf(hour, span, width)}
           {@const label = clock(new Date(hour), timeZone)}
-          <path class="tick" class:midnight={label === '00:00'} d="M{x} 18V{TOP + ROWS * ROW}" />
+          <path class="tick" class:midnight={label === '00:00'} d="M{x} 18V{TOP + rows * ROW}" />
           {#if Math.abs(x - nowX) > 48 && x > 20 && x < width - 22}
             <text {x} y="13">{label === '00:00' ? weekday(new Date(hour), timeZone) : label}</text>
           {/if}
@@ -56,7 +67,7 @@
             <text class="bar" x="7" y="15">{bar.clock.label}</text>
           </g>
         {/each}
-        <path class="now" d="M{nowX} 0V{TOP + ROWS * ROW}" />
+        <path class="now" d="M{nowX} 0V{TOP + rows * ROW}" />
         <rect class="flag" x={nowX - 24} y="0" width="48" height="18" />
         <text class="flagged" x={nowX} y="13">{clock(now, timeZone)}</text>
       </svg>
@@ -90,10 +101,50 @@
     z-index: 3;
   }
 
-  .head {
-    padding: 30px 0 0 20px;
-    font-size: 13px;
+  footer.folded {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .fold {
+    display: flex;
+    align-items: center;
+    gap: 12px;
+    min-block-size: 36px;
+    padding: 0 20px;
+    border: 0;
+    background: none;
     color: var(--ink-soft);
+    font-size: 14px;
+    text-align: start;
+    cursor: pointer;
+  }
+
+  footer:not(.folded) .fold {
+    flex-direction: column;
+    align-items: start;
+    justify-content: center;
+    gap: 2px;
+    padding-inline-end: 0;
+  }
+
+  .fold b {
+    font-weight: 500;
+    font-size: 13px;
+  }
+
+  .fold svg {
+    inline-size: 14px;
+    margin-inline-start: auto;
+  }
+
+  footer:not(.folded) .fold svg {
+    margin-inline-start: 0;
+  }
+
+  .fold path {
+    fill: none;
+    stroke: var(--ink-soft);
+    stroke-width: 2;
   }
 
   .line {
@@ -167,37 +218,10 @@
 
   .none {
     position: absolute;
-    inset-block-start: 46px;
+    inset-block-start: 30px;
     inset-inline-start: calc(16% + 40px);
     padding-inline: 8px;
     background: var(--paper);
     color: var(--ink-soft);
-  }
-
-  .next {
-    grid-column: 1 / -1;
-    display: grid;
-    grid-template-columns: auto auto 1fr;
-    gap: 10px;
-    align-items: center;
-    padding: 10px 12px;
-  }
-
-  .next b {
-    font: 600 26px/1 var(--figures);
-    white-space: nowrap;
-  }
-
-  .next span {
-    font-size: 14px;
-    line-height: 1.2;
-  }
-
-  @media (max-width: 759px) {
-    footer {
-      position: fixed;
-      inset-inline: 0;
-      border-block-start: 3px solid var(--ink);
-    }
   }
 </style>

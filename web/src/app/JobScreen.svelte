@@ -9,7 +9,7 @@
   import { setDesk } from './desk';
   import { JobDesk } from './job.svelte';
   import { plainKey } from './keys';
-  import { jobHref } from './route.svelte';
+  import { go, jobHref } from './route.svelte';
   import CoreLying from '../core-sample/CoreLying.svelte';
   import CoreNav from '../core-sample/CoreNav.svelte';
   import Trouble from '../parts/Trouble.svelte';
@@ -21,9 +21,11 @@
     jobId: string;
     zoneId: string;
     stratum: string;
+    /** A place within the stage. */
+    section: string;
   }
 
-  let { jobId, zoneId, stratum }: Props = $props();
+  let { jobId, zoneId, stratum, section }: Props = $props();
 
   // the screen is made anew for another job
   // svelte-ignore state_referenced_locally
@@ -51,7 +53,9 @@
   $effect(() => {
     if (place !== seen) {
       seen = place;
-      scrollTo(0, 0);
+      if (!section) {
+        scrollTo(0, 0);
+      }
     }
   });
   // whoever takes a reading wants the survey, wherever he stands
@@ -66,7 +70,7 @@
     const at = strata.findIndex((s) => s.id === chosen);
     const to = strata[at + by];
     if (to && zone) {
-      location.hash = jobHref(jobId, zone.id, to.id);
+      go(jobHref(jobId, zone.id, to.id));
     }
   }
 
@@ -78,9 +82,9 @@
     } else if (key === 'n' && zone) {
       read();
     } else if (key === 'l' && zone) {
-      location.hash = jobHref(jobId, zone.id, 'log');
+      go(jobHref(jobId, zone.id, 'log'));
     } else if (key === 'p' && zone) {
-      location.hash = jobHref(jobId, zone.id, 'plan');
+      go(jobHref(jobId, zone.id, 'plan'));
     } else if (key === 'w') {
       if (desk.opened) {
         desk.closeWorking();
@@ -96,63 +100,66 @@
 <svelte:window {onkeydown} bind:innerWidth={width} />
 
 {#if job}
-  <JobHeader {desk} {job} {zone} />
-  {#if zone}
-    <div class="screen" class:working={desk.opened !== null}>
-      {#if narrow}
-        <CoreLying
-          {jobId}
-          zoneId={zone.id}
-          name={job.facts.name + zone.report.name}
-          strata={zone.report.strata}
-          {chosen}
-        />
-      {:else}
-        <aside>
-          <CoreNav
+  <div class="job">
+    <JobHeader {desk} {job} {zone} {narrow} />
+    {#if zone}
+      <div class="screen" class:working={desk.opened !== null}>
+        {#if narrow}
+          <CoreLying
             {jobId}
             zoneId={zone.id}
             name={job.facts.name + zone.report.name}
             strata={zone.report.strata}
             {chosen}
           />
-        </aside>
-      {/if}
-      <main>
-        {#if chosen === 'log'}
-          <LogBook {desk} {job} {zone} />
         {:else}
-          <Workplace {desk} {job} {zone} {chosen} onreading={read} />
+          <aside>
+            <CoreNav
+              {jobId}
+              zoneId={zone.id}
+              name={job.facts.name + zone.report.name}
+              strata={zone.report.strata}
+              {chosen}
+            />
+          </aside>
         {/if}
+        <main>
+          {#if chosen === 'log'}
+            <LogBook {desk} {job} {zone} />
+          {:else}
+            <Workplace {desk} {job} {zone} {chosen} {section} onreading={read} />
+          {/if}
+        </main>
+        {#if desk.opened}<Working opened={desk.opened} onclose={() => desk.closeWorking()} />{/if}
+      </div>
+      {#if !narrow}
+        <DayLine
+          clocks={zone.report.clocks}
+          next={zone.report.next}
+          timeZone={job.facts.timeZone}
+          now={appClock.now}
+        />
+      {/if}
+      {#if readingOn}
+        {@const surveyed = desk.staged(readingOn, 'survey')}
+        {#if surveyed}
+          <NewReading {desk} {job} zone={surveyed} {first} onclose={() => (dialog = 'none')} />
+        {/if}
+      {/if}
+    {:else}
+      <main class="empty">
+        <h1>Measure the first zone</h1>
+        <p>
+          A zone is one floor with one build-up: a bay, a room. Key in its sides as the tape reads
+          them.
+        </p>
+        <Button kind="main" onclick={() => (dialog = 'zone')}>New zone</Button>
       </main>
-      {#if desk.opened}<Working opened={desk.opened} onclose={() => desk.closeWorking()} />{/if}
-    </div>
-    <DayLine
-      clocks={zone.report.clocks}
-      next={zone.report.next}
-      timeZone={job.facts.timeZone}
-      now={appClock.now}
-      {narrow}
-    />
-    {#if readingOn}
-      {@const surveyed = desk.staged(readingOn, 'survey')}
-      {#if surveyed}
-        <NewReading {desk} {job} zone={surveyed} {first} onclose={() => (dialog = 'none')} />
+      {#if dialog === 'zone'}
+        <ZoneDialog {desk} {job} onclose={() => (dialog = 'none')} />
       {/if}
     {/if}
-  {:else}
-    <main class="empty">
-      <h1>Measure the first zone</h1>
-      <p>
-        A zone is one floor with one build-up: a bay, a room. Key in its sides as the tape reads
-        them.
-      </p>
-      <Button kind="main" onclick={() => (dialog = 'zone')}>New zone</Button>
-    </main>
-    {#if dialog === 'zone'}
-      <ZoneDialog {desk} {job} onclose={() => (dialog = 'none')} />
-    {/if}
-  {/if}
+  </div>
 {:else}
   <main class="empty">
     {#if desk.problem}
@@ -168,10 +175,16 @@
 <p class="said" role="status">{desk.said}</p>
 
 <style>
+  .job {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto 1fr auto;
+    min-block-size: 100dvh;
+  }
+
   .screen {
     display: grid;
     grid-template-columns: 262px minmax(0, 1fr);
-    min-block-size: calc(100vh - 57px - 116px);
   }
 
   .screen.working {
@@ -179,7 +192,15 @@
   }
 
   aside {
-    border-inline-end: 1px solid var(--line);
+    position: sticky;
+    inset-block-start: 0;
+    align-self: start;
+    max-block-size: 100dvh;
+    overflow-y: auto;
+  }
+
+  main {
+    border-inline-start: 1px solid var(--line);
   }
 
   main {
@@ -215,12 +236,11 @@
     .screen,
     .screen.working {
       display: block;
-      min-block-size: 0;
-      padding-block-end: 72px;
     }
 
     main {
       padding: 14px 12px 20px;
+      border: 0;
     }
   }
 </style>

@@ -14,10 +14,12 @@
     zone: ZoneHead;
     /** The stratum whose workplace this is. */
     chosen: string;
+    /** A place within it. */
+    section: string;
     onreading: (method?: string, place?: string) => void;
   }
 
-  let { desk, job, zone, chosen, onreading }: Props = $props();
+  let { desk, job, zone, chosen, section, onreading }: Props = $props();
 
   const past = $derived(chosen === 'history' || chosen.startsWith('film-'));
   const isLayer = $derived(
@@ -41,13 +43,13 @@
 </script>
 
 {#if kind === null}
-  <PlanStage {desk} {job} {zone} />
+  <PlanStage {desk} {job} {zone} {section} />
 {:else if kind === 'survey'}
   {@const staged = desk.staged(zone, 'survey')}
-  {#if staged}<SurveyStage {desk} {job} zone={staged} {onreading} />{/if}
+  {#if staged}<SurveyStage {desk} {job} zone={staged} {section} {onreading} />{/if}
 {:else if kind === 'prep'}
   {@const staged = desk.staged(zone, 'prep')}
-  {#if staged}<PrepStage {desk} {job} zone={staged} />{/if}
+  {#if staged}<PrepStage {desk} {job} zone={staged} {section} />{/if}
 {:else if kind === 'layer'}
   {@const staged = desk.staged(zone, 'layer', chosen)}
   {@const layer = staged?.report.layers[0]}

@@ -1,6 +1,8 @@
+import { isDialogOpen } from '../parts/dialogs';
+
 export type Route =
   | { at: 'rack' }
-  | { at: 'job'; jobId: string; zoneId: string; stratum: string }
+  | { at: 'job'; jobId: string; zoneId: string; stratum: string; section: string }
   | { at: 'log'; jobId: string; zoneId: string }
   | { at: 'shelf'; slug: string }
   | { at: 'instruments'; id: string };
@@ -26,11 +28,11 @@ function decoded(part: string): string {
 }
 
 export function parse(hash: string): Route {
-  const [head, a = '', b = '', c = ''] = hash.replace(/^#\/?/, '').split('/').map(decoded);
+  const [head, a = '', b = '', c = '', d = ''] = hash.replace(/^#\/?/, '').split('/').map(decoded);
   if (head === 'job' && a) {
     return c === 'log'
       ? { at: 'log', jobId: a, zoneId: b }
-      : { at: 'job', jobId: a, zoneId: b, stratum: c };
+      : { at: 'job', jobId: a, zoneId: b, stratum: c, section: d };
   }
   if (head === 'instruments') {
     return { at: 'instruments', id: a };
@@ -42,7 +44,17 @@ export const rackHref = '#/';
 export const shelfHref = (slug = ''): string =>
   slug ? `#/shelf/${encodeURIComponent(slug)}` : '#/shelf';
 export const instrumentHref = (id = ''): string => (id ? `#/instruments/${id}` : '#/instruments');
-export const jobHref = (jobId: string, zoneId = '', stratum = ''): string =>
-  ['#/job', jobId, zoneId, stratum].filter((p) => p !== '').join('/');
+/** @param section a place within a long stage */
+export const jobHref = (jobId: string, zoneId = '', stratum = '', section = ''): string =>
+  ['#/job', jobId, zoneId, stratum, section].filter((p) => p !== '').join('/');
+
+/** Goes to another screen. From a dialog it goes instead of it: Back does not lead to where a dialog once was. */
+export function go(href: string): void {
+  if (isDialogOpen()) {
+    location.replace(href);
+  } else {
+    location.hash = href;
+  }
+}
 
 export const router = new Router();

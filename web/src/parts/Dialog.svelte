@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { Snippet } from 'svelte';
+  import { type Snippet, untrack } from 'svelte';
+  import { enterDialog } from './dialogs';
 
   interface Props {
     title: string;
@@ -13,7 +14,11 @@
   /** Opens as a modal: the browser keeps the focus inside and gives it back. */
   function modal(node: HTMLDialogElement) {
     node.showModal();
-    return () => node.close();
+    const leave = untrack(() => enterDialog(id, () => onclose()));
+    return () => {
+      node.close();
+      leave();
+    };
   }
 </script>
 

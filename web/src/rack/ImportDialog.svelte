@@ -1,30 +1,29 @@
 <script lang="ts">
   import { ApiProblem } from '../api/call';
   import { importJob } from '../api/client';
-  import { jobHref } from '../app/route.svelte';
+  import { go, jobHref } from '../app/route.svelte';
   import Button from '../parts/Button.svelte';
   import Dialog from '../parts/Dialog.svelte';
-  import Entry from '../parts/Entry.svelte';
+  import FilePick from '../parts/FilePick.svelte';
   import Trouble from '../parts/Trouble.svelte';
   import { FormState } from '../parts/form.svelte';
 
   let { onclose }: { onclose: () => void } = $props();
 
-  let files = $state<FileList>();
+  let file = $state.raw<File>();
   let copy = $state(false);
   const sending = new FormState();
 
   async function read(event: SubmitEvent) {
     event.preventDefault();
-    const file = files?.[0];
     if (!file) {
       return;
     }
     const text = await file.text();
     await sending.send([text, copy], async (key) => {
       const made = await importJob(key, parsed(text), copy);
+      go(jobHref(made.jobId));
       onclose();
-      location.hash = jobHref(made.jobId);
     });
   }
 
@@ -43,21 +42,16 @@
 <Dialog title="Import a job file" {onclose}>
   <form onsubmit={read}>
     <Trouble problem={sending.problem} />
-    <Entry label="Job file" hint="a whole job as one JSON file, written by Open Slab">
-      {#snippet children(a)}
-        <input
-          id={a.id}
-          type="file"
-          accept=".json,application/json"
-          bind:files
-          aria-describedby={a.describedby}
-        />
-      {/snippet}
-    </Entry>
+    <FilePick
+      label="Job file"
+      hint="a whole job as one JSON file, written by Open Slab"
+      accept=".json,application/json"
+      onpick={(f) => (file = f)}
+    />
     <label
       ><input type="checkbox" bind:checked={copy} /> As a copy, beside a job that is already here</label
     >
-    <Button kind="main" type="submit" disabled={sending.busy || !files?.length}>Import job</Button>
+    <Button kind="main" type="submit" disabled={sending.busy || !file}>Import job</Button>
   </form>
 </Dialog>
 

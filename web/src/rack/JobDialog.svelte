@@ -1,14 +1,17 @@
 <script lang="ts">
-  import { createJob } from '../api/client';
+  import { addZone, createJob, echoShape, newKey } from '../api/client';
   import type { JobForm, JobHead } from '../api/types';
   import { known } from '../app/reference.svelte';
-  import { jobHref } from '../app/route.svelte';
+  import { go, jobHref } from '../app/route.svelte';
   import Button from '../parts/Button.svelte';
   import Dialog from '../parts/Dialog.svelte';
   import ChoiceEntry from '../parts/ChoiceEntry.svelte';
+  import StillHere from '../parts/StillHere.svelte';
   import TextEntry from '../parts/TextEntry.svelte';
   import Trouble from '../parts/Trouble.svelte';
+  import { Draft } from '../parts/draft.svelte';
   import { FormState } from '../parts/form.svelte';
+  import { firstZone } from '../stage/floor/freshzone';
 
   interface Props {
     /** The job to edit; left out for a new one. */
@@ -19,22 +22,30 @@
 
   let { job, onsave, onclose }: Props = $props();
 
-  const fresh = (): JobForm => ({
+  const here = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const fresh: JobForm = {
     name: '',
     client: '',
     place: '',
     latitude: '',
     longitude: '',
-    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+    timeZone: here,
     units: 'US',
     setting: 'INDOORS',
     archived: false,
-  });
+  };
 
   // a draft starts from the job as it was when the dialog opened
   // svelte-ignore state_referenced_locally
-  let draft = $state<JobForm>(job ? { ...job.facts } : fresh());
+  const kept = new Draft(`job ${job?.id ?? ''}`, {
+    ...(job ? job.facts : fresh),
+    /** Of the first floor, where a new job has one at once. */
+    length: '',
+    width: '',
+  });
   const sending = new FormState();
+  const floorKey = newKey();
+  let finding = $state('');
   const UNITS = [
     { id: 'US', label: 'US: feet, gallons, °F' },
     { id: 'METRIC', label: 'Metric: metres, litres, °C' },
@@ -43,69 +54,151 @@
     { id: 'INDOORS', label: 'Indoors' },
     { id: 'OUTDOORS', label: 'Outdoors' },
   ];
-  const fields = ['name', 'client', 'place', 'latitude', 'longitude', 'timeZone'];
+  const fields = [
+    'name',
+    'client',
+    'place',
+    'latitude',
+    'longitude',
+    'timeZone',
+    'sides.length',
+    'sides.width',
+  ];
+  const lies = $derived(
+    kept.value.latitude === ''
+      ? 'Nobody said where it lies: what the sun does to a slab outdoors is not told.'
+      : '',
+  );
 
   async function save(event?: SubmitEvent) {
     event?.preventDefault();
-    const form = { ...draft };
-    const taken = await sending.send(form, async (key) => {
+    const { length, width, ...form } = $state.snapshot(kept.value);
+    const taken = await sending.send([form, length, width], async (key) => {
       if (onsave) {
         await onsave(key, form);
       } else {
-        const made = await createJob(key, form);
-        location.hash = jobHref(made.id);
+        await create(key, form, length, width);
       }
     });
     if (taken) {
+      kept.sent();
       onclose();
     }
   }
+
+  /** The two lengths are looked at before anything is stored, so that a slip leaves no half job behind. */
+  async function create(key: string, form: JobForm, length: string, width: string) {
+    const measured = length.trim() !== '' || width.trim() !== '';
+    const sides = { length, width };
+    if (measured) {
+      await echoShape('rectangle', sides, form.units);
+    }
+    const made = await createJob(key, form);
+    if (measured && made.zones.length === 0) {
+      const zoned = await addZone(made.id, floorKey, made.version, firstZone(form, sides));
+      go(jobHref(made.id, zoned.zones[0]?.id));
+    } else {
+      go(jobHref(made.id));
+    }
+  }
+
+  /** Where this device is, if it may say so. */
+  function find() {
+    finding = 'Asking the device…';
+    navigator.geolocation.getCurrentPosition(
+      ({ coords }) => {
+        kept.value.latitude = coords.latitude.toFixed(4);
+        kept.value.longitude = coords.longitude.toFixed(4);
+        kept.value.timeZone = here;
+        finding = '';
+      },
+      () => (finding = 'The device does not say. Key it in, or leave it open.'),
+      { timeout: 10_000, maximumAge: 600_000 },
+    );
+  }
 </script>
+
+{#snippet more()}
+  <div class="grid">
+    <TextEntry label="Client" fault={sending.fault('client')} bind:value={kept.value.client} />
+    <TextEntry label="Place" fault={sending.fault('place')} bind:value={kept.value.place} />
+    <ChoiceEntry
+      label="New zones lie"
+      hint="each zone says itself what weather reaches it"
+      choices={SETTINGS}
+      bind:value={kept.value.setting}
+    />
+    <TextEntry
+      label="Time zone"
+      hint="where the floor is"
+      fault={sending.fault('timeZone')}
+      list="zones"
+      bind:value={kept.value.timeZone}
+    />
+    <datalist id="zones">
+      {#each known.view?.timeZones ?? [] as zone (zone)}<option value={zone}></option>{/each}
+    </datalist>
+    <TextEntry
+      label="Latitude"
+      hint="degrees, north above 0"
+      fault={sending.fault('latitude')}
+      inputmode="decimal"
+      bind:value={kept.value.latitude}
+    />
+    <TextEntry
+      label="Longitude"
+      hint="degrees, east above 0"
+      fault={sending.fault('longitude')}
+      inputmode="decimal"
+      bind:value={kept.value.longitude}
+    />
+  </div>
+  <p class="lies">
+    {#if 'geolocation' in navigator}<Button kind="quiet" onclick={find}>It is where I am</Button
+      >{/if}
+    <span role="status">{finding || lies}</span>
+  </p>
+{/snippet}
 
 <Dialog title={job ? 'Job' : 'New job'} {onclose}>
   <form onsubmit={save} novalidate>
+    <StillHere draft={kept} />
     <Trouble problem={sending.problem} shown={fields} />
-    <div class="grid">
-      <TextEntry label="Name" fault={sending.fault('name')} bind:value={draft.name} autofocus />
-      <TextEntry label="Client" fault={sending.fault('client')} bind:value={draft.client} />
-      <TextEntry label="Place" fault={sending.fault('place')} bind:value={draft.place} />
-      <TextEntry
-        label="Time zone"
-        hint="where the floor is"
-        fault={sending.fault('timeZone')}
-        list="zones"
-        bind:value={draft.timeZone}
-      />
-      <datalist id="zones">
-        {#each known.view?.timeZones ?? [] as zone (zone)}<option value={zone}></option>{/each}
-      </datalist>
-      <TextEntry
-        label="Latitude"
-        hint="degrees, north above 0; tells when a slab outdoors begins to cool"
-        fault={sending.fault('latitude')}
-        inputmode="decimal"
-        bind:value={draft.latitude}
-      />
-      <TextEntry
-        label="Longitude"
-        hint="degrees, east above 0; both may stay empty"
-        fault={sending.fault('longitude')}
-        inputmode="decimal"
-        bind:value={draft.longitude}
-      />
-      <ChoiceEntry
-        label="Units"
-        hint="either may be typed in either"
-        choices={UNITS}
-        bind:value={draft.units}
-      />
-      <ChoiceEntry
-        label="New zones lie"
-        hint="each zone says itself what weather reaches it"
-        choices={SETTINGS}
-        bind:value={draft.setting}
-      />
-    </div>
+    <TextEntry label="Name" fault={sending.fault('name')} bind:value={kept.value.name} autofocus />
+    {#if !job}
+      <div class="grid">
+        <TextEntry
+          label="Length"
+          hint={kept.value.units === 'US' ? `24' 6" or 7.47 m` : `7.47 m or 24' 6"`}
+          fault={sending.fault('sides.length')}
+          bind:value={kept.value.length}
+        />
+        <TextEntry
+          label="Width"
+          hint="both may wait, for a floor of another shape too"
+          fault={sending.fault('sides.width')}
+          bind:value={kept.value.width}
+        />
+      </div>
+    {/if}
+    <ChoiceEntry
+      label="Units"
+      hint="either may be typed in either"
+      choices={UNITS}
+      bind:value={kept.value.units}
+    />
+    {#if job}
+      {@render more()}
+    {:else}
+      <details
+        open={['client', 'place', 'latitude', 'longitude', 'timeZone'].some((f) =>
+          sending.fault(f),
+        )}
+      >
+        <summary>Client, place and where it lies</summary>
+        {@render more()}
+      </details>
+    {/if}
     <div class="buttons">
       <Button kind="main" type="submit" disabled={sending.busy}
         >{job ? 'Save job' : 'Create job'}</Button
@@ -113,9 +206,9 @@
       {#if job}
         <Button
           onclick={() => {
-            draft.archived = !draft.archived;
+            kept.value.archived = !kept.value.archived;
             void save();
-          }}>{draft.archived ? 'Put back on the rack' : 'Put away'}</Button
+          }}>{kept.value.archived ? 'Put back on the rack' : 'Put away'}</Button
         >
       {/if}
     </div>
@@ -127,6 +220,23 @@
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 4px 16px;
+  }
+
+  summary {
+    min-block-size: var(--tap);
+    padding-block: 10px;
+    color: var(--chalk);
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  .lies {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 0 12px;
+    font-size: 14px;
+    color: var(--ink-soft);
   }
 
   .buttons {

@@ -10,6 +10,7 @@
   import JobDialog from './JobDialog.svelte';
   import ImportDialog from './ImportDialog.svelte';
   import RackCore from './RackCore.svelte';
+  import RackRow from './RackRow.svelte';
 
   let items = $state.raw<RackItem[] | null>(null);
   let problem = $state.raw<ApiProblem | null>(null);
@@ -25,17 +26,40 @@
         `${i.name} ${i.client} ${i.place}`.toLowerCase().includes(find.trim().toLowerCase()),
     ) ?? [],
   );
+  const GROUPS: readonly { due: RackItem['due']; title: string; about: string }[] = [
+    { due: 'TODAY', title: 'Due today', about: 'a clock runs out within a day' },
+    { due: 'THIS_WEEK', title: 'This week', about: 'a clock runs out within seven days' },
+    { due: 'WAITING', title: 'Waiting', about: 'nothing runs: it goes on when somebody acts' },
+    { due: 'AT_REST', title: 'At rest', about: 'nothing to be done for a week or more' },
+  ];
+  const groups = $derived(
+    archived
+      ? [{ due: 'AT_REST' as const, title: 'Put away', about: '', items: shown }]
+      : GROUPS.map((g) => ({ ...g, items: shown.filter((i) => i.due === g.due) })),
+  );
   const put = $derived(items?.filter((i) => i.archived).length ?? 0);
 
   async function load() {
     try {
       items = await rack();
+      problem = null;
     } catch (e) {
       problem = asProblem(e);
     }
   }
 
-  $effect(() => void load());
+  /** Groups turn by the clock, and others write: a rack that hangs open is asked for again. */
+  const AGAIN_MS = 60_000;
+  $effect(() => {
+    void load();
+    const again = () => void (document.hidden ? undefined : load());
+    const timer = setInterval(again, AGAIN_MS);
+    document.addEventListener('visibilitychange', again);
+    return () => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', again);
+    };
+  });
 
   function onkeydown(event: KeyboardEvent) {
     const key = plainKey(event);
@@ -64,7 +88,8 @@
     <h1>The rack</h1>
     <p>
       {#if items && items.length > 0}
-        {archived ? 'jobs put away' : 'the clock that runs out first stands first'}
+        {items.length - put}
+        {items.length - put === 1 ? 'floor' : 'floors'}, the clock that runs out first stands first
       {/if}
     </p>
     <label>
@@ -89,11 +114,24 @@
   {:else if items && shown.length === 0}
     <p class="empty">Nothing here is called “{find}”.</p>
   {/if}
-  <ol>
-    {#each shown as item (item.id)}
-      <li><RackCore {item} href={jobHref(item.id, item.lead?.id)} /></li>
-    {/each}
-  </ol>
+  {#each groups as group (group.title)}
+    {#if group.items.length > 0}
+      <section aria-label={group.title}>
+        <h2>{group.title} <b>{group.items.length}</b> <span>{group.about}</span></h2>
+        <ol class:cores={group.due === 'TODAY'}>
+          {#each group.items as item (item.id)}
+            <li>
+              {#if group.due === 'TODAY'}
+                <RackCore {item} href={jobHref(item.id, item.lead?.id)} />
+              {:else}
+                <RackRow {item} href={jobHref(item.id, item.lead?.id)} />
+              {/if}
+            </li>
+          {/each}
+        </ol>
+      </section>
+    {/if}
+  {/each}
 </main>
 
 {#if dialog === 'new'}
@@ -145,10 +183,38 @@
     background: transparent;
   }
 
+  section {
+    margin-block-end: 18px;
+  }
+
+  h2 {
+    display: flex;
+    align-items: baseline;
+    gap: 10px;
+    padding-block-end: 4px;
+    border-block-end: 2px solid var(--ink);
+    font-size: 18px;
+  }
+
+  h2 b {
+    font: 600 18px var(--figures);
+    color: var(--ink-soft);
+  }
+
+  h2 span {
+    font: 400 14px var(--text);
+    color: var(--ink-soft);
+  }
+
   ol {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(164px, 1fr));
-    gap: 12px;
+    grid-template-columns: repeat(auto-fill, minmax(370px, 1fr));
+    gap: 0 28px;
+  }
+
+  ol.cores {
+    grid-template-columns: repeat(auto-fill, minmax(226px, 1fr));
+    gap: 4px 12px;
   }
 
   .empty {
@@ -177,9 +243,14 @@
       flex: 1;
     }
 
-    ol {
-      grid-template-columns: 1fr;
+    ol,
+    ol.cores {
+      grid-template-columns: minmax(0, 1fr);
       gap: 0;
+    }
+
+    h2 span {
+      display: none;
     }
 
     .shelf {

@@ -3,7 +3,7 @@
   import { appClock } from '../app/clock.svelte';
   import CoreDrawing from '../core-sample/CoreDrawing.svelte';
   import Mark from '../parts/Mark.svelte';
-  import { left, when } from '../parts/time';
+  import { countdown } from './next';
 
   interface Props {
     item: RackItem;
@@ -11,11 +11,7 @@
   }
 
   let { item, href }: Props = $props();
-  const next = $derived(item.lead?.next);
-  const at = $derived(next?.at ? new Date(next.at) : null);
-  const countdown = $derived(
-    at ? left(at, appClock.now) : next && next.urgency !== 'RESTS' ? 'now' : '—',
-  );
+  const next = $derived(countdown(item, appClock.now));
 </script>
 
 <a {href}>
@@ -28,18 +24,10 @@
     <span class="name">{item.name}</span>
     {#if item.lead}
       <span class="soft">{item.lead.system}, {item.lead.area}</span>
-      <span class="count">{countdown}</span>
-      {#if next}
-        <Mark mark={next.mark} word={next.word} />
-        <span class="label">
-          {next.label}{#if at && countdown !== 'now'}, {when(at, item.timeZone, appClock.now)}{/if}
-        </span>
-      {/if}
+      <span class="count">{next.left}</span>
+      <Mark mark={item.lead.next.mark} word={item.lead.next.word} />
+      <span class="label">{next.label}</span>
       {#if item.zones > 1}<span class="soft">{item.lead.name}, one of {item.zones} zones</span>{/if}
-    {:else if item.zones > 0}
-      <span class="soft">{item.zones === 1 ? '1 zone' : `${item.zones} zones`}, put away</span>
-    {:else}
-      <span class="soft">no zone measured yet</span>
     {/if}
   </span>
 </a>
@@ -47,27 +35,29 @@
 <style>
   a {
     display: grid;
+    grid-template-columns: 58px 1fr;
     gap: 14px;
-    padding: 10px;
+    padding: 10px 4px;
     color: inherit;
     text-decoration: none;
-    border-block-start: 3px solid transparent;
   }
 
   a:hover {
     background: var(--paper);
-    border-color: var(--chalk);
   }
 
   .core {
-    display: block;
-    min-block-size: 320px;
-    justify-self: start;
+    inline-size: 58px;
+  }
+
+  .core :global(svg) {
+    inline-size: 58px;
+    block-size: 182px;
   }
 
   .words {
     display: grid;
-    gap: 3px;
+    gap: 2px;
     justify-items: start;
     align-content: start;
   }
@@ -76,9 +66,6 @@
     font-weight: 600;
     font-size: 17px;
     line-height: 1.2;
-    min-block-size: 2.4em;
-    display: flex;
-    align-items: end;
   }
 
   .soft {
@@ -87,39 +74,13 @@
   }
 
   .count {
-    font: 600 36px/1.1 var(--figures);
+    font: 600 34px/1.1 var(--figures);
     font-variant-numeric: tabular-nums;
-    margin-block-start: 4px;
+    margin-block-start: 2px;
   }
 
   .label {
     font-size: 14px;
-    line-height: 1.35;
-  }
-
-  @media (max-width: 700px) {
-    a {
-      grid-template-columns: 64px 1fr;
-      padding: 12px 4px;
-      border-block-start: 1px solid var(--line);
-    }
-
-    .core {
-      min-block-size: 0;
-      inline-size: 56px;
-    }
-
-    .name {
-      min-block-size: 0;
-    }
-
-    .core :global(svg) {
-      inline-size: 56px;
-      block-size: 176px;
-    }
-
-    .count {
-      font-size: 32px;
-    }
+    line-height: 1.3;
   }
 </style>

@@ -2,7 +2,7 @@
   import type { Begin, JobHead, ServiceZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { person } from '../../app/person.svelte';
-  import { jobHref } from '../../app/route.svelte';
+  import { go, jobHref } from '../../app/route.svelte';
   import Button from '../../parts/Button.svelte';
   import { FormState } from '../../parts/form.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
@@ -31,7 +31,7 @@
     const form = { kind: chosen.kind, by, why, ...(repair && { patch }) };
     if (await sending.send([zone.id, form], (key) => desk.beginCycle(zone.id, key, form))) {
       person.remember(by);
-      location.hash = jobHref(job.id, zone.id, 'prep');
+      go(jobHref(job.id, zone.id, 'prep'));
     }
   }
 </script>

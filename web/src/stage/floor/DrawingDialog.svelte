@@ -4,7 +4,7 @@
   import type { DrawingOffer, Named, TracedView } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Dialog from '../../parts/Dialog.svelte';
-  import Entry from '../../parts/Entry.svelte';
+  import FilePick from '../../parts/FilePick.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import OfferedDrawing from './OfferedDrawing.svelte';
   import type { PlanDesk } from './plan.svelte';
@@ -17,7 +17,6 @@
 
   let { desk, onclose }: Props = $props();
 
-  let files = $state<FileList>();
   let text = '';
   let offer = $state.raw<DrawingOffer | null>(null);
   let roles = $state<Record<string, string>>({});
@@ -42,11 +41,11 @@
     }
   }
 
-  function read() {
+  function read(file: File) {
     offer = null;
     traced = null;
     return attempt(async () => {
-      text = (await files?.[0]?.text()) ?? '';
+      text = await file.text();
       const read = await offerDrawing(text);
       choices = await layerRoles();
       roles = Object.fromEntries(read.layers.map((l) => [l.name, l.role]));
@@ -70,18 +69,12 @@
 
 <Dialog title="Rooms from a drawing" onclose={() => onclose(taken)}>
   <form onsubmit={(e) => void take(e)}>
-    <Entry label="Drawing" hint="DXF (ASCII, release 12 to 2000) or GeoJSON in local metres">
-      {#snippet children(a)}
-        <input
-          id={a.id}
-          type="file"
-          accept=".dxf,.geojson,.json"
-          bind:files
-          onchange={() => void read()}
-          aria-describedby={a.describedby}
-        />
-      {/snippet}
-    </Entry>
+    <FilePick
+      label="Drawing"
+      hint="DXF (ASCII, release 12 to 2000) or GeoJSON in local metres"
+      accept=".dxf,.geojson,.json"
+      onpick={(f) => void read(f)}
+    />
     {#if busy}<p role="status">Reading the drawing…</p>{/if}
     <Trouble {problem} />
     {#if traced}

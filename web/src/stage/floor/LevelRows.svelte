@@ -5,6 +5,7 @@
   import Button from '../../parts/Button.svelte';
   import Fold from '../../parts/Fold.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
+  import FilePick from '../../parts/FilePick.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import type { PlanDesk } from './plan.svelte';
 
@@ -90,12 +91,7 @@
   }
 
   /** A table of readings, each with its place, or bare heights; asked of the server, which names what is wrong. */
-  async function readFile(event: Event & { currentTarget: HTMLInputElement }) {
-    const field = event.currentTarget;
-    const file = field.files?.[0];
-    if (!file) {
-      return;
-    }
+  async function readFile(file: File) {
     try {
       const { fillTo, fall } = room.levels ?? { fillTo: '', fall: '' };
       room.levels = { ...(await readLevels(await file.text(), desk.units)), fillTo, fall };
@@ -104,8 +100,6 @@
       await desk.save();
     } catch (e) {
       refused = asProblem(e);
-    } finally {
-      field.value = '';
     }
   }
 
@@ -179,10 +173,12 @@
     <Button onclick={begin}>Key in levels</Button>
   {/if}
   <Trouble problem={refused} />
-  <label class="file"
-    ><span>Levels from a file (CSV)</span>
-    <input type="file" accept=".csv,text/csv" onchange={(e) => void readFile(e)} /></label
-  >
+  <FilePick
+    label="Levels from a file"
+    hint="CSV: a table of readings, or bare heights"
+    accept=".csv,text/csv"
+    onpick={(f) => void readFile(f)}
+  />
 </Fold>
 
 <style>
@@ -206,10 +202,6 @@
 
   .targets input {
     min-inline-size: 0;
-  }
-
-  .file {
-    margin-block-start: 8px;
   }
 
   a {

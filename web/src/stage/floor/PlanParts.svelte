@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { JobHead, RoomPlan, ZoneForm } from '../../api/types';
   import Button from '../../parts/Button.svelte';
-  import { usualExposure } from './exposure';
+  import { freshZone } from './freshzone';
   import type { PlanDesk } from './plan.svelte';
 
   interface Props {
@@ -31,20 +31,11 @@
       return;
     }
     const zone: ZoneForm = {
+      ...freshZone(job.facts),
+      ...like,
       name,
       shape: 'plan',
       sides: {},
-      substrate: like?.substrate ?? 'BARE_CONCRETE',
-      use: like?.use ?? 'UNSAID',
-      exposure: like?.exposure ?? usualExposure(job.facts.setting),
-      dust: like?.dust ?? true,
-      washWater: like?.washWater ?? true,
-      limits: like?.limits ?? [],
-      settings: like?.settings ?? {
-        pace: desk.units === 'US' ? '11 ft²/min' : '1 m²/min',
-        share: '80 %',
-        allowance: '10 %',
-      },
     };
     await desk.addZone(plan.id, piece.label, zone);
     if (!desk.problem) {

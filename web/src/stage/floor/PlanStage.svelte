@@ -3,6 +3,8 @@
   import type { JobHead, ZoneHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import Button from '../../parts/Button.svelte';
+  import { jobHref } from '../../app/route.svelte';
+  import Places from '../../parts/Places.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import DrawingDialog from './DrawingDialog.svelte';
   import EdgeRows from './EdgeRows.svelte';
@@ -21,9 +23,18 @@
     desk: JobDesk;
     job: JobHead;
     zone: ZoneHead;
+    /** Which place of it. */
+    section: string;
   }
 
-  let { desk, job, zone }: Props = $props();
+  const PLACES = [
+    { id: 'drawing', label: 'Drawing' },
+    { id: 'walls', label: 'Walls' },
+    { id: 'features', label: 'What is in it' },
+    { id: 'levels', label: 'Levels and saw cuts' },
+  ];
+
+  let { desk, job, zone, section }: Props = $props();
 
   // the place is made anew for another job
   // svelte-ignore state_referenced_locally
@@ -125,8 +136,9 @@
 
 {#if shown}
   {@const plan = shown.plan}
+  <Places places={PLACES} {section} href={(id) => jobHref(job.id, zone.id, 'plan', id)} />
   <div class="columns">
-    <div>
+    <div id="at-drawing">
       {#if plan}
         <PlanDrawing
           bind:this={drawing}
@@ -151,7 +163,7 @@
       {/if}
     </div>
     <div>
-      <div class="roomname">
+      <div id="at-walls" class="roomname">
         <label>Room <input bind:value={shown.form.name} onchange={() => void plans.save()} /></label
         >
         <label
@@ -174,11 +186,12 @@
         {chosen}
         onchoose={(run) => (chosen = run)}
       />
-      <h2>What is in it</h2>
+      <h2 id="at-features">What is in it</h2>
       {#each FEATURES as kind (kind.list)}
         <FeatureRows desk={plans} room={shown.form} {plan} {kind} />
       {/each}
       <EdgeRows desk={plans} room={shown.form} {plan} />
+      <div id="at-levels"></div>
       <LevelRows desk={plans} jobId={job.id} room={shown.form} {plan} />
       {#if plan}<SawRows desk={plans} jobId={job.id} room={shown.form} {plan} />{/if}
     </div>

@@ -3,15 +3,17 @@
   import type { EchoView, JobHead, ZoneForm, ZoneHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { known } from '../../app/reference.svelte';
-  import { jobHref } from '../../app/route.svelte';
+  import { go, jobHref } from '../../app/route.svelte';
   import Button from '../../parts/Button.svelte';
   import Dialog from '../../parts/Dialog.svelte';
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
+  import StillHere from '../../parts/StillHere.svelte';
+  import { Draft } from '../../parts/draft.svelte';
   import { FormState } from '../../parts/form.svelte';
-  import { usualExposure } from './exposure';
+  import { freshZone } from './freshzone';
 
   interface Props {
     desk: JobDesk;
@@ -23,25 +25,11 @@
 
   let { desk, job, zone, onclose }: Props = $props();
 
-  const fresh = (): ZoneForm => ({
-    name: '',
-    shape: 'rectangle',
-    sides: { length: '', width: '', cutLength: '', cutWidth: '' },
-    substrate: 'BARE_CONCRETE',
-    use: 'UNSAID',
-    exposure: usualExposure(job.facts.setting),
-    dust: true,
-    washWater: true,
-    limits: [],
-    settings: {
-      pace: job.facts.units === 'US' ? '11 ft²/min' : '1 m²/min',
-      share: '80 %',
-      allowance: '10 %',
-    },
-  });
+  const fresh = (): ZoneForm => freshZone(job.facts);
   // a draft starts from the zone as it was when the dialog opened
   // svelte-ignore state_referenced_locally
-  let draft = $state<ZoneForm>(
+  const kept = new Draft<ZoneForm>(
+    `zone ${zone?.id ?? job.id}`,
     zone
       ? {
           ...zone.facts,
@@ -50,6 +38,7 @@
         }
       : fresh(),
   );
+  const draft = $derived(kept.value);
   const sending = new FormState();
   let echo = $state.raw<EchoView | null>(null);
 
@@ -81,7 +70,11 @@
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
-    const form: ZoneForm = { ...draft, sides: typed, settings: { ...draft.settings } };
+    const form: ZoneForm = {
+      ...$state.snapshot(draft),
+      sides: typed,
+      settings: { ...draft.settings },
+    };
     const taken = await sending.send([form, job.version], async (key) => {
       if (zone) {
         await desk.editZone(zone.id, key, form);
@@ -89,11 +82,12 @@
         await desk.addZone(key, form);
         const made = desk.job?.zones.at(-1);
         if (made) {
-          location.hash = jobHref(job.id, made.id);
+          go(jobHref(job.id, made.id));
         }
       }
     });
     if (taken) {
+      kept.sent();
       onclose();
     }
   }
@@ -101,12 +95,13 @@
 
 <Dialog title={zone ? 'Zone' : 'New zone'} {onclose}>
   <form onsubmit={save} novalidate>
+    <StillHere draft={kept} />
     <Trouble problem={sending.problem} {shown} />
     <TextEntry
       label="Name"
       hint="North bay, Hall, Kitchen"
       fault={sending.fault('name')}
-      bind:value={draft.name}
+      bind:value={kept.value.name}
       autofocus
     />
     {#if draft.shape === 'plan'}
@@ -116,11 +111,11 @@
         <legend>Shape</legend>
         <div class="shapes">
           <label>
-            <input type="radio" name="shape" value="rectangle" bind:group={draft.shape} />
+            <input type="radio" name="shape" value="rectangle" bind:group={kept.value.shape} />
             <svg viewBox="0 0 40 28" aria-hidden="true"><path d="M2 2h36v24H2z" /></svg> Rectangle
           </label>
           <label>
-            <input type="radio" name="shape" value="ell" bind:group={draft.shape} />
+            <input type="radio" name="shape" value="ell" bind:group={kept.value.shape} />
             <svg viewBox="0 0 40 28" aria-hidden="true"><path d="M2 2h22v10h14v14H2z" /></svg> L
           </label>
         </div>
@@ -145,22 +140,24 @@
       <ChoiceEntry
         label="Made of"
         choices={known.view?.substrates ?? []}
-        bind:value={draft.substrate}
+        bind:value={kept.value.substrate}
       />
-      <ChoiceEntry label="Used as" choices={known.view?.uses ?? []} bind:value={draft.use} />
+      <ChoiceEntry label="Used as" choices={known.view?.uses ?? []} bind:value={kept.value.use} />
       <ChoiceEntry
         label="Exposure"
         choices={known.view?.exposures ?? []}
-        bind:value={draft.exposure}
+        bind:value={kept.value.exposure}
       />
       <div class="ticks">
-        <label><input type="checkbox" bind:checked={draft.dust} /> Grinding is allowed here</label>
         <label
-          ><input type="checkbox" bind:checked={draft.washWater} /> Wash water is allowed here</label
+          ><input type="checkbox" bind:checked={kept.value.dust} /> Grinding is allowed here</label
+        >
+        <label
+          ><input type="checkbox" bind:checked={kept.value.washWater} /> Wash water is allowed here</label
         >
         {#each known.view?.siteLimits ?? [] as limit (limit.id)}
           <label
-            ><input type="checkbox" value={limit.id} bind:group={draft.limits} />
+            ><input type="checkbox" value={limit.id} bind:group={kept.value.limits} />
             {limit.label}</label
           >
         {/each}

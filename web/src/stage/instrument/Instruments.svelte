@@ -3,7 +3,7 @@
   import TopBar from '../../app/TopBar.svelte';
   import { shopInstruments } from '../../app/instruments.svelte';
   import { known } from '../../app/reference.svelte';
-  import { instrumentHref } from '../../app/route.svelte';
+  import { go, instrumentHref } from '../../app/route.svelte';
   import SideList from '../../parts/SideList.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import InstrumentEditor from './InstrumentEditor.svelte';
@@ -45,7 +45,7 @@
 
   async function saved(to: string) {
     await load();
-    location.hash = instrumentHref(to);
+    go(instrumentHref(to));
   }
 </script>
 

@@ -19,6 +19,7 @@
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
   import Dialog from '../../parts/Dialog.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
+  import FilePick from '../../parts/FilePick.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { takenWords, thousands } from './taken';
 
@@ -56,11 +57,7 @@
   const columns = $derived((offer?.columns ?? []).map((c) => ({ id: c, label: c })));
   const orNone = $derived([{ id: '', label: 'none' }, ...columns]);
 
-  async function pick(event: Event & { currentTarget: HTMLInputElement }) {
-    const file = event.currentTarget.files?.[0];
-    if (!file) {
-      return;
-    }
+  async function pick(file: File) {
     busy = true;
     problem = null;
     progress = null;
@@ -157,10 +154,13 @@
       {problem}
       shown={problem?.faults.map((f) => f.field).filter((f) => f.startsWith('mapping.')) ?? []}
     />
-    <label class="file">
-      <span>File</span>
-      <input type="file" accept=".csv,.txt,text/csv" disabled={busy} onchange={pick} />
-    </label>
+    <FilePick
+      label="Choose its file"
+      hint="CSV, or text in columns"
+      accept=".csv,.txt,text/csv"
+      disabled={busy}
+      onpick={(f) => void pick(f)}
+    />
     {#if busy}<p role="status">Reading its first lines…</p>{/if}
     {#if offer && mapping}
       <p>
@@ -262,13 +262,6 @@
     inline-size: 100%;
     block-size: 18px;
     accent-color: var(--chalk);
-  }
-
-  .file {
-    display: grid;
-    gap: 4px;
-    font-weight: 500;
-    margin-block-end: 10px;
   }
 
   .sample {

@@ -12,6 +12,7 @@
   import KitList from './KitList.svelte';
   import LayerDone from './LayerDone.svelte';
   import LayerPlan from './LayerPlan.svelte';
+  import LayerUsed from './LayerUsed.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -117,6 +118,7 @@
         <p>{layer.whyNoBatches}</p>
       </section>
     {/if}
+    <LayerUsed {zone} {layer} />
     {#if buying}<KitList {buying} zone={zone.id} />{/if}
     {#if layer.sheet.advice.note}<p class="note">{layer.sheet.advice.note}</p>{/if}
   </div>

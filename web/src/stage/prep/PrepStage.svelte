@@ -2,9 +2,11 @@
   import { prepSheetUrl } from '../../api/client';
   import type { JobHead, PrepZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
+  import { jobHref } from '../../app/route.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Fold from '../../parts/Fold.svelte';
   import Mark from '../../parts/Mark.svelte';
+  import Places from '../../parts/Places.svelte';
   import SourceLine from '../../parts/SourceLine.svelte';
   import CycleLine from '../care/CycleLine.svelte';
   import PaceDialog from './PaceDialog.svelte';
@@ -18,9 +20,17 @@
     desk: JobDesk;
     job: JobHead;
     zone: PrepZone;
+    /** Which place of it. */
+    section: string;
   }
 
-  let { desk, job, zone }: Props = $props();
+  let { desk, job, zone, section }: Props = $props();
+  const PLACES = [
+    { id: 'steps', label: 'Steps' },
+    { id: 'buy', label: 'To buy, and repairs' },
+    { id: 'washes', label: 'Washes and dust' },
+    { id: 'others', label: 'Why not the others' },
+  ];
   const prep = $derived(zone.report.prep);
   const units = $derived(job.facts.units);
   /** Tile and vinyl have no profile to be opened. */
@@ -65,8 +75,10 @@
   </div>
 </div>
 
+<Places places={PLACES} {section} href={(id) => jobHref(job.id, zone.id, 'prep', id)} />
+
 <div class="columns">
-  <div>
+  <div id="at-steps">
     {#if sheet.staging.length > 0}
       {#key zone.id}
         <StagingList {desk} {zone} things={sheet.staging} {wanted} />
@@ -77,6 +89,7 @@
         <StepRow {desk} {job} {zone} {step} n={i + 1} sheet={sheetOf(step.id)} />
       {/each}
     </ol>
+    <div id="at-washes"></div>
     <Fold title="Mix a wash" about="Any ratio into any vessel, and what must never meet.">
       <WashDesk {job} {zone} />
     </Fold>
@@ -87,7 +100,7 @@
       <ShiftDesk {units} />
     </Fold>
   </div>
-  <section>
+  <section id="at-buy">
     {#if sheet.used.length > 0}
       <h2>To buy and to bring</h2>
       <dl>
@@ -98,7 +111,7 @@
       </dl>
     {/if}
     {#if prep.method !== ''}<RepairList repairs={sheet.repairs} />{/if}
-    <h2>Why not the others</h2>
+    <h2 id="at-others">Why not the others</h2>
     {#each here as refused (refused.method)}
       <h3>{refused.title}</h3>
       <ul>

@@ -3,7 +3,7 @@
   import { sheetFields, shelf } from '../../api/client';
   import type { SheetFieldsView, SheetView } from '../../api/types';
   import TopBar from '../../app/TopBar.svelte';
-  import { shelfHref } from '../../app/route.svelte';
+  import { go, shelfHref } from '../../app/route.svelte';
   import SideList from '../../parts/SideList.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import SheetEditor from './SheetEditor.svelte';
@@ -46,7 +46,7 @@
   async function saved(to: string) {
     await load();
     edition++;
-    location.hash = shelfHref(to);
+    go(shelfHref(to));
   }
 </script>
 

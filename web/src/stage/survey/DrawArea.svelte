@@ -6,6 +6,8 @@
   import Button from '../../parts/Button.svelte';
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
   import Dialog from '../../parts/Dialog.svelte';
+  import StillHere from '../../parts/StillHere.svelte';
+  import { Draft } from '../../parts/draft.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { inDrawing, sketch } from '../floor/sketch';
@@ -23,14 +25,14 @@
   const FOOT_M = 0.3048;
   const US = $derived(job.facts.units === 'US');
 
-  let defect = $state('OIL');
-  let name = $state('');
-  let typed = $state('');
+  // svelte-ignore state_referenced_locally
+  const kept = new Draft(`area ${zone.id}`, { defect: 'OIL', name: '', typed: '' });
+  const typed = $derived(kept.value.typed);
   let svg = $state<SVGSVGElement>();
   const sending = new Logging();
 
   const defects = $derived(known.view?.defects ?? []);
-  const chosen = $derived(defects.find((d) => d.id === defect));
+  const chosen = $derived(defects.find((d) => d.id === kept.value.defect));
   const outline = $derived(zone.report.outline.corners);
   const fitted = $derived(sketch(outline, WIDTH, 250, 16));
   /** As wide as the floor, so that a narrow one stands in the middle. */
@@ -61,16 +63,22 @@
     }
     const at = inDrawing(event, svg, wide);
     const place = drawn.floor(at.x, at.y);
-    typed = [typed.trim(), `${shown(place.x)} ${shown(place.y)}`]
+    kept.value.typed = [typed.trim(), `${shown(place.x)} ${shown(place.y)}`]
       .filter((t) => t !== '')
       .join('; ');
   }
 
-  const takeBack = () => (typed = typed.split(';').slice(0, -1).join(';'));
+  const takeBack = () => (kept.value.typed = typed.split(';').slice(0, -1).join(';'));
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
-    if (await sending.write(desk, zone.id, 'AREA', defect, { place: name, ring })) {
+    if (
+      await sending.write(desk, zone.id, 'AREA', kept.value.defect, {
+        place: kept.value.name,
+        ring,
+      })
+    ) {
+      kept.sent();
       onclose();
     }
   }
@@ -78,14 +86,15 @@
 
 <Dialog title="Draw what is on the floor" {onclose}>
   <form onsubmit={save} novalidate>
+    <StillHere draft={kept} />
     <Trouble problem={sending.problem} shown={['place', 'by', 'ring']} />
     <div class="grid">
-      <ChoiceEntry label="What it is" choices={defects} bind:value={defect} />
+      <ChoiceEntry label="What it is" choices={defects} bind:value={kept.value.defect} />
       <TextEntry
         label="Name"
         hint="a word for it: Press, Door"
         fault={sending.fault('place')}
-        bind:value={name}
+        bind:value={kept.value.name}
       />
     </div>
     {#if chosen}
@@ -115,7 +124,7 @@
       label="Corners"
       hint="{US ? 'feet' : 'metres'} along the first wall and off it: 1 1; 3 1; 3 2"
       fault={sending.fault('ring')}
-      bind:value={typed}
+      bind:value={kept.value.typed}
     />
     <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
     <div class="buttons">

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { tick } from 'svelte';
+  import { onDestroy, tick, untrack } from 'svelte';
   import { asProblem } from '../../api/call';
   import { sent } from '../../api/client';
   import type { JobHead, MethodView, SeriesView, SurveyZone } from '../../api/types';
@@ -11,7 +11,9 @@
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
+  import FilePick from '../../parts/FilePick.svelte';
   import Trouble from '../../parts/Trouble.svelte';
+  import { begun, forget, keep } from '../../parts/draft';
   import { fromWall, toWall, when } from '../../parts/time';
 
   interface Props {
@@ -52,7 +54,7 @@
   /** Empty for none; left alone it is the one that was used last, once the shop's instruments are known. */
   let picked = $state<string | undefined>(undefined);
   let told = $state('');
-  let picture = $state<FileList>();
+  let picture = $state.raw<File>();
   const sending = new Logging();
   /** Asked for among the values until somebody said it once. */
   const unnamed = sending.by === '';
@@ -63,8 +65,20 @@
   const device = $derived(instrument?.form.address ? instrument : undefined);
 
   // the form is made anew for another method
+  const draftKey = untrack(() => `reading ${zone.id} ${method.id} ${at}`);
+  /** What the form began with. */
+  let base = { place: '', values: {} as Record<string, string> };
   // svelte-ignore state_referenced_locally
   begin(at);
+  const again = resume();
+
+  /** What was typed before and not saved is still there. */
+  function resume(): boolean {
+    onDestroy(() => keep(draftKey, base, { place, values: $state.snapshot(values) }));
+    const kept = begun(draftKey, base);
+    ({ place, values } = kept.value);
+    return kept.again;
+  }
 
   function begin(where: string) {
     const before = entries.at(-1)?.reading;
@@ -75,6 +89,7 @@
       ]),
     );
     goTo(where || nextPlace());
+    base = { place, values: $state.snapshot(values) };
     picked = undefined;
     told = '';
     picture = undefined;
@@ -118,10 +133,11 @@
     };
     const what = `${method.title}${method.wholeFloor ? '' : ` at ${place}`}`;
     if (await sending.write(desk, zone.id, 'READING', method.id, said)) {
+      base = { place, values: $state.snapshot(values) };
+      forget(draftKey);
       shopInstruments.remember(kind, instrument?.id ?? '');
-      const file = picture?.[0];
-      if (file) {
-        await desk.photo(sending.taken, file).catch(() => (told = 'The photo was not stored.'));
+      if (picture) {
+        await desk.photo(sending.taken, picture).catch(() => (told = 'The photo was not stored.'));
       }
       const tally = zone.report.survey.tallies.find((t) => t.method === method.id);
       const left = tally?.required ? tally.needed.value - tally.taken : 0;
@@ -176,6 +192,7 @@
 {/snippet}
 
 <p class="how">{method.how}</p>
+{#if again}<p class="out">What you typed before is still here.</p>{/if}
 <form bind:this={form} onsubmit={save} novalidate>
   <Trouble problem={sending.problem} {shown} />
   {#if !method.wholeFloor}
@@ -223,10 +240,14 @@
       bind:value={wall}
     />
     {#if !unnamed}{@render by()}{/if}
-    <label class="photo"
-      ><span>Photo</span>
-      <input type="file" accept="image/*" capture="environment" bind:files={picture} /></label
-    >
+    {#key entries.length}
+      <FilePick
+        label="Photo"
+        accept="image/*"
+        capture="environment"
+        onpick={(f) => (picture = f)}
+      />
+    {/key}
     {#if owned.length > 0}
       <ChoiceEntry
         label="Read with"
@@ -279,13 +300,6 @@
     display: grid;
     grid-template-columns: 1fr 1fr;
     gap: 2px 16px;
-  }
-
-  .photo {
-    display: grid;
-    gap: 4px;
-    align-content: start;
-    font-weight: 500;
   }
 
   .device {

@@ -3,6 +3,7 @@
   import { newKey, readingsUrl, readReadings, surveyReportUrl } from '../../api/client';
   import type { JobHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
+  import FilePick from '../../parts/FilePick.svelte';
   import Trouble from '../../parts/Trouble.svelte';
 
   interface Props {
@@ -16,12 +17,7 @@
   let problem = $state.raw<ApiProblem | null>(null);
   let told = $state('');
 
-  async function bring(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const file = input.files?.[0];
-    if (!file) {
-      return;
-    }
+  async function bring(file: File) {
     problem = null;
     told = '';
     try {
@@ -30,8 +26,6 @@
       told = `${taken.added} readings taken over${taken.known > 0 ? `, ${taken.known} were here already` : ''}.`;
     } catch (e) {
       problem = asProblem(e);
-    } finally {
-      input.value = '';
     }
   }
 </script>
@@ -45,10 +39,7 @@
   </p>
   <p>
     <a href={readingsUrl(job.id)} download>Readings as CSV</a>
-    <label class="bring"
-      ><span>Bring readings in</span>
-      <input type="file" accept=".csv,text/csv" onchange={bring} /></label
-    >
+    <FilePick label="Bring readings in" accept=".csv,text/csv" onpick={(f) => void bring(f)} />
     {#if told}<span role="status">{told}</span>{/if}
   </p>
 </section>

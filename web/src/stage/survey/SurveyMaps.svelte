@@ -8,9 +8,11 @@
   interface Props {
     job: JobHead;
     zone: SurveyZone;
+    /** Says how many there are. */
+    onfound: (maps: number) => void;
   }
 
-  let { job, zone }: Props = $props();
+  let { job, zone, onfound }: Props = $props();
 
   const WIDTH = 620;
   const id = $props.id();
@@ -38,7 +40,10 @@
   $effect(() => {
     if (facts) {
       maps({ jobId: job.id, zoneId: zone.id }).then(
-        (m) => (told = m),
+        (m) => {
+          told = m;
+          onfound(m.length);
+        },
         (e: unknown) => (problem = asProblem(e)),
       );
     }

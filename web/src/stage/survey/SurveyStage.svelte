@@ -2,10 +2,11 @@
   import type { JobHead, SurveyZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { appClock } from '../../app/clock.svelte';
-  import { jobHref } from '../../app/route.svelte';
+  import { go, jobHref } from '../../app/route.svelte';
   import Button from '../../parts/Button.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
+  import Places from '../../parts/Places.svelte';
   import { when } from '../../parts/time';
   import CycleLine from '../care/CycleLine.svelte';
   import ZoneDialog from '../floor/ZoneDialog.svelte';
@@ -23,10 +24,12 @@
     desk: JobDesk;
     job: JobHead;
     zone: SurveyZone;
+    /** Which place of it. */
+    section: string;
     onreading: (method?: string, place?: string) => void;
   }
 
-  let { desk, job, zone, onreading }: Props = $props();
+  let { desk, job, zone, section, onreading }: Props = $props();
   let editing = $state(false);
   let passes = $state(false);
 
@@ -37,6 +40,16 @@
   /** What is neither asked for nor taken is found under New reading. */
   const tallies = $derived(judged.tallies.filter((t) => t.required || t.taken > 0));
   const probed = $derived(judged.entries.some((e) => e.reading.method === 'in-slab-rh'));
+  let maps = $state(0);
+  const places = $derived([
+    { id: 'against', label: 'What stands against it' },
+    { id: 'floor', label: 'Floor and tests' },
+    { id: 'candidates', label: 'What could go on it' },
+    ...(maps > 0 ? [{ id: 'maps', label: 'Maps' }] : []),
+    ...(probed ? [{ id: 'drying', label: 'Dry-down' }] : []),
+    { id: 'readings', label: 'Readings' },
+    { id: 'files', label: 'Paper and files' },
+  ]);
   const answer = $derived(judged.earliestAnswer ? new Date(judged.earliestAnswer) : null);
 </script>
 
@@ -52,8 +65,10 @@
   </p>
 </div>
 
+<Places {places} {section} href={(id) => jobHref(job.id, zone.id, 'slab', id)} />
+
 <div class="columns">
-  <section aria-labelledby="floor-head">
+  <section id="at-floor" aria-labelledby="floor-head">
     <h2 id="floor-head">The floor</h2>
     <TestPlaces {desk} {job} {zone} />
     <p class="measure">
@@ -64,9 +79,7 @@
     <div class="buttons">
       <Button kind="main" hint="n" onclick={() => onreading()}>New reading</Button>
       <Button onclick={() => (editing = true)}>Edit zone</Button>
-      <Button hint="p" onclick={() => (location.hash = jobHref(job.id, zone.id, 'plan'))}
-        >Measure</Button
-      >
+      <Button hint="p" onclick={() => go(jobHref(job.id, zone.id, 'plan'))}>Measure</Button>
     </div>
     <TestsOut {job} {zone} onread={onreading} />
     <AreaList {desk} {job} {zone} />
@@ -100,7 +113,7 @@
     </table>
   </section>
 
-  <section aria-labelledby="why-head">
+  <section id="at-against" aria-labelledby="why-head">
     <h2 id="why-head">
       {against.length === 0 ? 'Nothing stands against it' : 'What stands against it'}
     </h2>
@@ -122,11 +135,11 @@
   </section>
 </div>
 
-<CandidateTable {job} {zone} />
-<SurveyMaps {job} {zone} />
-{#if probed}<DryDown {job} {zone} />{/if}
-<ReadingsTable {desk} {job} {zone} />
-<SurveyFiles {desk} {job} />
+<div id="at-candidates"><CandidateTable {job} {zone} /></div>
+<div id="at-maps"><SurveyMaps {job} {zone} onfound={(n) => (maps = n)} /></div>
+{#if probed}<div id="at-drying"><DryDown {job} {zone} /></div>{/if}
+<div id="at-readings"><ReadingsTable {desk} {job} {zone} /></div>
+<div id="at-files"><SurveyFiles {desk} {job} /></div>
 
 {#if editing}<ZoneDialog {desk} {job} {zone} onclose={() => (editing = false)} />{/if}
 

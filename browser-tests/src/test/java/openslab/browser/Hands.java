@@ -43,6 +43,19 @@ record Hands(Page page) {
                 .waitFor();
     }
 
+    /** On a phone everything but the clock is behind one door. */
+    void openDoor() {
+        Locator door = page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Menu"));
+        if (door.isVisible()) {
+            door.click();
+        }
+    }
+
+    /** What a new job may say and need not. */
+    void sayMore() {
+        dialog().getByText("Client, place and where it lies").click();
+    }
+
     /** Goes to another zone of the job. */
     void zone(String name) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true))

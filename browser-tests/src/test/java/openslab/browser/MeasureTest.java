@@ -20,6 +20,7 @@ import org.testng.annotations.Test;
 public class MeasureTest extends OnTheDemo {
     private Page measure(int width, int height, String job) {
         Page page = openJob(width, height, job);
+        new Hands(page).openDoor();
         page.getByRole(
                         AriaRole.LINK,
                         new Page.GetByRoleOptions().setName("Plan").setExact(true))
@@ -331,7 +332,7 @@ public class MeasureTest extends OnTheDemo {
     public void levels_come_from_a_file_and_fall_to_a_drain() {
         Page page = measure(1280, 800, "Boat-repair");
         page.getByText("Levels", new Page.GetByTextOptions().setExact(true)).click();
-        Locator file = page.getByLabel("Levels from a file (CSV)");
+        Locator file = page.getByLabel("Levels from a file");
         file.setInputFiles(payload("levels.csv", "along [ft],off [ft],height [in]\n0,0,high\n"));
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("line 2");
         // a hollow of 1/2 in over one square of 2 ft: 4 ft² · 1/24 ft = 1/6 ft³, 1.25 gal

@@ -112,6 +112,7 @@ public class RackAndPhoneTest extends OnTheDemo {
         var hands = new Hands(page);
         hands.press("New job");
         hands.fill("Name", "Net loft");
+        hands.sayMore();
         hands.fill("Time zone", "Europe/Lisbon");
         page.getByLabel("Units").selectOption("METRIC");
         hands.press("Create job");
@@ -142,6 +143,7 @@ public class RackAndPhoneTest extends OnTheDemo {
         hands.press("Put away");
         hands.climbTo("Body coat");
         assertThat(main).containsText("255" + NBSP + "µm");
+        hands.press("Clocks:");
         assertThat(page.getByLabel("Day line")).containsText("hold");
     }
 

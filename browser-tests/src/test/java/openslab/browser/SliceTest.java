@@ -80,6 +80,7 @@ public class SliceTest {
                 .click();
         assertThat(hands.dialog()).containsText("Accepted: 1 to 120 characters");
         hands.fill("Name", "Boat-repair workshop");
+        hands.sayMore();
         hands.fill("Client", "Kittiwake Boats");
         hands.fill("Place", "Saltmarsh Quay");
         hands.fill("Time zone", "America/Halifax");

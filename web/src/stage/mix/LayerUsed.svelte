@@ -1,0 +1,80 @@
+<script lang="ts">
+  import type { LayerReport, LayerZone } from '../../api/types';
+  import FigureButton from '../../parts/FigureButton.svelte';
+
+  interface Props {
+    zone: LayerZone;
+    layer: LayerReport;
+  }
+
+  let { zone, layer }: Props = $props();
+  const used = $derived(layer.used);
+  const share = $derived(Math.min(100, used?.share.value ?? 0));
+</script>
+
+<section>
+  <h2>Used against planned</h2>
+  {#if used}
+    <div class="bar" class:over={used.share.value > 100} aria-hidden="true">
+      <span style:inline-size="{share}%"></span>
+    </div>
+    <dl>
+      <dt>mixed so far</dt>
+      <dd>
+        <FigureButton figure={used.mixed} /> of <FigureButton figure={layer.amount} />,
+        <FigureButton figure={used.share} />
+      </dd>
+      <dt>covered so far</dt>
+      <dd><FigureButton figure={used.covered} /> of <FigureButton figure={zone.report.area} /></dd>
+      <dt>spread rate so far</dt>
+      <dd><FigureButton figure={used.spread} />, the sheet says {used.asked.text}</dd>
+      <dt>all of it at this rate</dt>
+      <dd>
+        <FigureButton figure={used.atThisRate} />, planned <FigureButton figure={layer.amount} />
+      </dd>
+    </dl>
+  {:else if layer.sheet.liquid}
+    <p>Planned <FigureButton figure={layer.amount} />. No batch was logged yet.</p>
+  {:else}
+    <p>Planned <FigureButton figure={layer.amount} />. What was thrown is not weighed here.</p>
+  {/if}
+</section>
+
+<style>
+  section {
+    margin-block-start: 18px;
+  }
+
+  h2 {
+    font-size: 20px;
+    margin-block-end: 6px;
+  }
+
+  .bar {
+    block-size: 14px;
+    margin-block-end: 8px;
+    border: 1px solid var(--line-strong);
+    background: var(--field);
+  }
+
+  .bar span {
+    display: block;
+    block-size: 100%;
+    background: var(--chalk);
+  }
+
+  .over span {
+    background: var(--hold);
+  }
+
+  dl {
+    display: grid;
+    grid-template-columns: auto 1fr;
+    gap: 4px 16px;
+  }
+
+  dt,
+  p {
+    color: var(--ink-soft);
+  }
+</style>
