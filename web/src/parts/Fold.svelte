@@ -14,14 +14,17 @@
   // it is the reader's from then on: nothing that changes in it shuts it again
   // svelte-ignore state_referenced_locally
   let opened = $state(open);
+  // what nobody opened yet is not drawn, and asks the server for nothing
+  // svelte-ignore state_referenced_locally
+  let drawn = $state(open);
 </script>
 
-<details bind:open={opened}>
+<details bind:open={opened} ontoggle={() => (drawn ||= opened)}>
   <summary
     ><b>{title}</b>{#if count > 0}<span>{count}</span>{/if}</summary
   >
   {#if about}<p>{about}</p>{/if}
-  {@render children()}
+  {#if drawn}{@render children()}{/if}
 </details>
 
 <style>

@@ -180,6 +180,42 @@ public class ApiTest {
         }
     }
 
+    /** A file from a time when there were other tests: what nobody knows any more stays readable, and counts for nothing. */
+    @Test
+    public void what_a_file_says_by_a_retired_method_is_kept_as_words() {
+        Floor floor = app.floor("Long ago");
+        app.post(floor.log(), App.logForm("READING", "ph", "A", Map.of("ph", "8.5")));
+        String written = app.get("/api/job-files/" + floor.job())
+                .text()
+                .replace("\"subject\":\"ph\"", "\"subject\":\"litmus-strip\"")
+                .replace("\"ph\":\"8.5\"", "\"shade\":\"violet\"");
+        assertTrue(written.contains("litmus-strip"));
+        String copy = app.post("/api/job-files?copy=true", written)
+                .body()
+                .path("jobId")
+                .asString();
+        JsonNode entry =
+                app.get("/api/jobs/" + copy + "/log").body().path("log").path(0);
+        assertEquals(entry.path("what").asString(), "litmus-strip: shade violet");
+        JsonNode entries = app.get("/api/jobs/" + copy)
+                .body()
+                .path("zones")
+                .path(0)
+                .path("report")
+                .path("survey")
+                .path("entries");
+        assertEquals(entries.size(), 0);
+        // and goes on from there
+        String again = app.get("/api/job-files/" + copy).text();
+        assertTrue(again.contains("\"shade\":\"violet\""));
+        assertEquals(app.post("/api/job-files?copy=true", again).status(), 201);
+        // keyed in today it is a mistake
+        assertEquals(
+                app.post(floor.log(), App.logForm("READING", "litmus-strip", "A", Map.of("shade", "violet")))
+                        .status(),
+                400);
+    }
+
     @Test
     public void a_job_file_keeps_to_its_schema() throws IOException {
         JsonNode schema =

@@ -45,6 +45,24 @@ public class StagesTest {
         };
     }
 
+    /** Asked again by somebody who has it already, an answer is one line; once something is written it is another. */
+    @Test(dataProvider = "stages")
+    public void who_has_an_answer_already_is_told_so(String of, String stage) {
+        Floor other = app.demo("Bakery");
+        String layer = stage.contains("/layers/") ? "/stages/layers/primer" : stage;
+        String path = (of.isEmpty() ? other.path() : other.zonePath()) + layer;
+        String tag = app.get(path).raw().headers().firstValue("ETag").orElseThrow();
+        var again =
+                app.send(app.request(path).header("If-None-Match", tag).GET().build());
+        assertEquals(again.status(), 304);
+        assertEquals(again.text(), "");
+        assertEquals(app.post(other.log(), JobWatchTest.note()).status(), 201);
+        assertEquals(
+                app.send(app.request(path).header("If-None-Match", tag).GET().build())
+                        .status(),
+                200);
+    }
+
     /** Where every figure of an answer stands in it. */
     private static List<String> figures(JsonNode node, String at) {
         var found = new ArrayList<String>();

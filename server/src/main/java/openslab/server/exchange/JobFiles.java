@@ -305,8 +305,8 @@ class JobFiles {
                 }
                 var form = required(here + ".entry", entry.entry());
                 var strike = "STRIKE".equals(form.kind()) && form.subject() != null;
-                entries.add(
-                        at(here + ".entry", () -> (strike ? withSubject(form, renamed) : form).read(entryKey, scope)));
+                entries.add(at(
+                        here + ".entry", () -> (strike ? withSubject(form, renamed) : form).readKept(entryKey, scope)));
                 before.add(entryKey.toString());
                 places.put(entryKey, here);
             }

@@ -54,6 +54,11 @@ public record LogForm(
      * @throws openslab.core.quantity.InvalidInput with every fault at once
      */
     public LogEntry read(UUID key, LogScope scope) {
-        return new LogReader(this, scope).read(key);
+        return new LogReader(this, scope, false).read(key);
+    }
+
+    /** From a file that was written once: what it is about may have been retired since, and stays as words. */
+    public LogEntry readKept(UUID key, LogScope scope) {
+        return new LogReader(this, scope, true).read(key);
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
 import openslab.core.floor.Outline;
@@ -31,13 +32,22 @@ final class LogReader {
 
     private static final String WHOLE_FLOOR = "whole floor";
 
+    /** Of an entry whose words are kept although nobody knows them any more. */
+    private static final int MOST_VALUES = 40;
+
+    private static final int LONGEST_FIELD = 40;
+    private static final int LONGEST_VALUE = 80;
+
     private final LogForm form;
     private final LogScope scope;
+    private final boolean kept;
     private final Faults faults = new Faults();
 
-    LogReader(LogForm form, LogScope scope) {
+    /** @param kept whether it was taken once and comes from a file: what it is about may have been retired since, and stays as words */
+    LogReader(LogForm form, LogScope scope, boolean kept) {
         this.form = form;
         this.scope = scope;
+        this.kept = kept;
     }
 
     LogEntry read(UUID key) {
@@ -49,8 +59,9 @@ final class LogReader {
         String subject = form.subject() == null ? "" : form.subject();
         String place = "";
         if (kind == LogEntry.Kind.READING) {
-            TestMethod method = faults.read(() -> TestMethods.of(subject));
-            place = method != null && method.wholeFloor() ? WHOLE_FLOOR : faults.line("place", form.place(), 1, 60);
+            boolean whole =
+                    TestMethods.find(subject).map(TestMethod::wholeFloor).orElse(false);
+            place = whole ? WHOLE_FLOOR : faults.line("place", form.place(), 1, 60);
         }
         if (kind == LogEntry.Kind.GATE && form.place() != null) {
             place = faults.line("place", form.place(), 0, 60);
@@ -62,10 +73,7 @@ final class LogReader {
             }
         }
         int cycle = cycle();
-        List<Field> fields = faults.read(() -> fields(kind, subject, cycle));
-        Map<String, String> typed = form.values() == null ? Map.of() : form.values();
-        Map<String, Value> values =
-                fields == null ? null : faults.read(() -> Field.parseAll("values", fields, typed, scope.units()));
+        Map<String, Value> values = kept && retired(kind, subject) ? words(subject) : values(kind, subject, cycle);
         String method = faults.line("method", form.method() == null ? "" : form.method(), 0, 40);
         Optional<Instrument> instrument = instrument(kind);
         List<Outline.Corner> ring = ring(kind);
@@ -75,6 +83,44 @@ final class LogReader {
         faults.check();
         return new LogEntry(
                 key.toString(), kind, subject, place, at, by, note, values, instrument, ring, cycle, method);
+    }
+
+    private Map<String, Value> values(LogEntry.Kind kind, String subject, int cycle) {
+        List<Field> fields = faults.read(() -> fields(kind, subject, cycle));
+        Map<String, String> typed = form.values() == null ? Map.of() : form.values();
+        return fields == null ? null : faults.read(() -> Field.parseAll("values", fields, typed, scope.units()));
+    }
+
+    /** Whether there is no such thing any more. */
+    private static boolean retired(LogEntry.Kind kind, String subject) {
+        return switch (kind) {
+            case READING -> TestMethods.find(subject).isEmpty();
+            case SET -> TestMethods.find(subject).flatMap(TestMethod::setOut).isEmpty();
+            case AREA -> Defect.find(subject).isEmpty();
+            case GATE -> !PrepMethods.gateFields().containsKey(subject);
+            case BEGUN, DONE -> Works.ofStep(subject).isEmpty();
+            case TICK -> Things.label(subject).isEmpty();
+            case BATCH, COAT, STRIKE, PLACE, NOTE -> false;
+        };
+    }
+
+    /** As they were typed: they mean nothing any more, and count for nothing. */
+    private Map<String, Value> words(String subject) {
+        faults.line("subject", subject, 1, 60);
+        Map<String, String> typed = form.values() == null ? Map.of() : form.values();
+        if (typed.size() > MOST_VALUES) {
+            faults.add("values", typed.size() + " values", "at most " + MOST_VALUES);
+            return null;
+        }
+        Map<String, Value> words = new TreeMap<>();
+        typed.forEach((field, value) -> {
+            String name = faults.line("values", field, 1, LONGEST_FIELD);
+            String text = faults.line("values." + field, value, 0, LONGEST_VALUE);
+            if (name != null && text != null) {
+                words.put(name, new Value(text, 0));
+            }
+        });
+        return words;
     }
 
     private int cycle() {
