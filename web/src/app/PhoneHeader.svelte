@@ -23,7 +23,8 @@
 
   const next = $derived(zone?.report.next);
   const at = $derived(next?.at ? new Date(next.at) : null);
-  const clocks = $derived(zone?.report.clocks ?? []);
+  /** What is over is no clock any more. */
+  const clocks = $derived(zone?.report.clocks.filter((c) => new Date(c.to) > appClock.now) ?? []);
   const timeZone = $derived(job.facts.timeZone);
 </script>
 

@@ -21,7 +21,7 @@ import org.openjdk.jmh.annotations.State;
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 public class DryDownForecast {
-    private static final DryDown.Measures MEASURES = new DryDown.Measures(32, 0.3, 60, 45, 720);
+    private static final DryDown.Means MEANS = new DryDown.Means(32, 0.3, 60, 45, 720);
 
     private final Survey survey;
     private final Site site =
@@ -45,6 +45,6 @@ public class DryDownForecast {
 
     @Benchmark
     public DryDown threeProbesFiveWays() {
-        return DryDown.of(survey, site, MEASURES);
+        return DryDown.of(survey, site, MEANS);
     }
 }
