@@ -47,12 +47,10 @@ public class Shots {
             shoot(page, "drawing");
             job(app, page, "Ropewalk");
             page.getByLabel("Humidity in the slab at A").waitFor();
-            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Dry-down"))
-                    .evaluate("h => h.scrollIntoView()");
+            place(page, "Dry-down");
             shoot(page, "dry-down");
             job(app, page, "Old tram shed");
-            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Maps"))
-                    .evaluate("h => h.scrollIntoView()");
+            place(page, "Maps");
             hands.press("Vapour emission");
             shoot(page, "map");
             page.navigate(app.address + "/#/instruments");
@@ -81,6 +79,7 @@ public class Shots {
             shoot(phone, "phone-rack");
             job(app, phone, "Old tram shed");
             shoot(phone, "phone-survey");
+            new Hands(phone).openDoor();
             phone.getByRole(
                             AriaRole.LINK,
                             new Page.GetByRoleOptions().setName("Plan").setExact(true))
@@ -93,6 +92,12 @@ public class Shots {
             phone.getByText("Lies ready:").waitFor();
             shoot(phone, "phone-preparation");
         }
+    }
+
+    private static void place(Page page, String name) {
+        page.getByLabel("Places on this screen")
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name))
+                .click();
     }
 
     private static void job(Running app, Page page, String name) {

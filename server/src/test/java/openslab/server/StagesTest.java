@@ -45,6 +45,17 @@ public class StagesTest {
         };
     }
 
+    @Test(dataProvider = "stages")
+    public void a_stage_is_taken_along_with_all_its_workings(String of, String stage) {
+        String path = (of.isEmpty() ? floor.path() : floor.zonePath()) + stage;
+        JsonNode whole = app.get(path + "?workings=true").body();
+        List<String> figures = figures(whole, "");
+        assertEquals(figures, figures(app.get(path).body(), ""));
+        for (String at : figures) {
+            assertFalse(whole.at(at).path("steps").isMissingNode(), path + at);
+        }
+    }
+
     /** Asked again by somebody who has it already, an answer is one line; once something is written it is another. */
     @Test(dataProvider = "stages")
     public void who_has_an_answer_already_is_told_so(String of, String stage) {

@@ -12,11 +12,13 @@ import org.springframework.http.converter.HttpMessageConverter;
 import org.springframework.http.server.ServerHttpRequest;
 import org.springframework.http.server.ServerHttpResponse;
 import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseBodyAdvice;
 
 /**
  * An answer that leaves the workings of its figures out: six tenths of it. A figure's own is asked for when somebody opens it, by where
- * it stands in the answer.
+ * it stands in the answer; with {@code ?workings=true} all of them come at once, to be taken where there is no signal.
  */
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)
@@ -46,7 +48,9 @@ public @interface Brief {
                 MethodParameter method,
                 MediaType type,
                 Class<? extends HttpMessageConverter<?>> converter) {
-            return Map.of(JsonView.class.getName(), Brief.class);
+            boolean whole = RequestContextHolder.currentRequestAttributes() instanceof ServletRequestAttributes a
+                    && "true".equals(a.getRequest().getParameter("workings"));
+            return whole ? Map.of() : Map.of(JsonView.class.getName(), Brief.class);
         }
     }
 }

@@ -12,16 +12,18 @@ import org.locationtech.jts.geom.Location;
  * A zone cut into small squares, each asked for its value.
  *
  * @param inside which of them lie in the zone
+ * @param exact values as they came, for lines that are drawn through them
+ * @param within by how much each is within reach, whatever the unit; beyond reach where it is below 0
  */
-record Cells(SurveyMap.Grid grid, boolean[] inside) {
+record Cells(SurveyMap.Grid grid, boolean[] inside, double[] exact, double[] within) {
     /** As many squares as are drawn one by one without being seen. */
     static final int FINE = 3600;
 
     /** As fine as a value is sent. */
     private static final double ROUNDED = 1000;
 
-    /** @param supported whether any reading is near enough to say so */
-    record Value(double value, double sigma, boolean supported) {}
+    /** @param within by how much a reading is near enough to say so; below 0 where none is */
+    record Value(double value, double sigma, double within) {}
 
     /** @param count about how many squares */
     static Cells over(List<List<Corner>> zone, int count, Function<Corner, Value> ask) {
@@ -34,17 +36,24 @@ record Cells(SurveyMap.Grid grid, boolean[] inside) {
         double[] sigmas = new double[rows * columns];
         boolean[] supported = new boolean[rows * columns];
         boolean[] inside = new boolean[rows * columns];
-        var within = new IndexedPointInAreaLocator(outer);
+        double[] exact = new double[rows * columns];
+        double[] reach = new double[rows * columns];
+        var floor = new IndexedPointInAreaLocator(outer);
         for (int i = 0; i < values.length; i++) {
             var at = new Corner(box.getMinX() + (i % columns + 0.5) * step, box.getMinY() + (i / columns + 0.5) * step);
             Value value = ask.apply(at);
             values[i] = Math.round(value.value * ROUNDED) / ROUNDED;
             sigmas[i] = Math.round(value.sigma * ROUNDED) / ROUNDED;
-            supported[i] = value.supported;
-            inside[i] = within.locate(new Coordinate(at.x(), at.y())) == Location.INTERIOR;
+            supported[i] = value.within >= 0;
+            exact[i] = value.value;
+            reach[i] = value.within;
+            inside[i] = floor.locate(new Coordinate(at.x(), at.y())) == Location.INTERIOR;
         }
         return new Cells(
-                new SurveyMap.Grid(box.getMinX(), box.getMinY(), step, columns, values, sigmas, supported), inside);
+                new SurveyMap.Grid(box.getMinX(), box.getMinY(), step, columns, values, sigmas, supported),
+                inside,
+                exact,
+                reach);
     }
 
     /** Share of the zone that no reading supports, percent. */

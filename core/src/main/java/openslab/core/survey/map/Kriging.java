@@ -102,8 +102,16 @@ public final class Kriging {
 
     /** Whether a reading is within reach of {@code at}. */
     public boolean supports(Corner at) {
-        double reach = reachM();
-        return points.stream().anyMatch(s -> distance(s.at(), at) <= reach);
+        return withinM(at) >= 0;
+    }
+
+    /** By how much a place lies within reach of a reading, m; below 0 where it lies beyond. */
+    public double withinM(Corner at) {
+        double nearest = Double.POSITIVE_INFINITY;
+        for (MapPoint p : points) {
+            nearest = Math.min(nearest, distance(p.at(), at));
+        }
+        return reachM() - nearest;
     }
 
     public Guess at(Corner at) {

@@ -29,7 +29,9 @@ public final class LevelMap {
         Cells cells = Cells.over(zone, Cells.FINE, at -> {
             Optional<Double> height = at(heights, at);
             return new Cells.Value(
-                    unit.fromBase(height.orElse(low) - low), height.isPresent() ? sigma : 0, height.isPresent());
+                    unit.fromBase(height.orElse(low) - low),
+                    height.isPresent() ? sigma : 0,
+                    height.isPresent() ? 1 : -1);
         });
         SurveyMap.Grid grid = cells.grid();
         double[] known = IntStream.range(0, grid.values().length)
@@ -45,8 +47,8 @@ public final class LevelMap {
                 List.of(),
                 scatter,
                 Optional.of(grid),
-                known.length == 0 ? List.of() : SurveyMap.bands(grid, known, scatter),
-                SurveyMap.beyond(grid),
+                known.length == 0 ? List.of() : SurveyMap.bands(cells, known, scatter),
+                SurveyMap.beyond(cells),
                 known.length == 0 ? 0 : SurveyMap.digits(known, scatter),
                 Optional.empty(),
                 new double[0],

@@ -154,7 +154,7 @@ public record SurveyMap(
         int count = Math.max(COARSE, Math.min(Cells.FINE, PAIRS / (points.size() * points.size())));
         Cells cells = Cells.over(zone, count, at -> {
             Kriging.Guess guess = kriging.at(at);
-            return new Cells.Value(guess.value(), Math.hypot(guess.sigma(), mapped.repeats()), kriging.supports(at));
+            return new Cells.Value(guess.value(), Math.hypot(guess.sigma(), mapped.repeats()), kriging.withinM(at));
         });
         double[] read = points.stream().mapToDouble(MapPoint::value).toArray();
         return new SurveyMap(
@@ -165,8 +165,8 @@ public record SurveyMap(
                 points,
                 mapped.repeats(),
                 Optional.of(cells.grid()),
-                bands(cells.grid(), read, mapped.repeats()),
-                beyond(cells.grid()),
+                bands(cells, read, mapped.repeats()),
+                beyond(cells),
                 digits(read, mapped.repeats()),
                 limit,
                 limit.filter(l -> l > 0).map(l -> limitLine(cells.grid(), l)).orElse(new double[0]),
@@ -188,11 +188,11 @@ public record SurveyMap(
     }
 
     /** Of equal width, from the lowest reading to the highest. @param read what was read, or each height that is known */
-    static List<MapBand> bands(Grid grid, double[] read, double scatter) {
+    static List<MapBand> bands(Cells cells, double[] read, double scatter) {
         DoubleSummaryStatistics of = Arrays.stream(read).summaryStatistics();
         double span = span(read, scatter);
         double low = (of.getMin() + of.getMax() - span) / 2;
-        Bands field = Bands.of(grid, grid.values());
+        Bands field = Bands.of(cells.grid(), cells.exact());
         return IntStream.range(0, BANDS)
                 .mapToObj(i -> new MapBand(
                         low + i * span / BANDS,
@@ -201,12 +201,12 @@ public record SurveyMap(
                 .toList();
     }
 
-    static List<double[]> beyond(Grid grid) {
-        double[] unknown = new double[grid.supported().length];
-        for (int i = 0; i < unknown.length; i++) {
-            unknown[i] = grid.supported()[i] ? 0 : 1;
+    static List<double[]> beyond(Cells cells) {
+        double[] beyond = cells.within().clone();
+        for (int i = 0; i < beyond.length; i++) {
+            beyond[i] = -beyond[i];
         }
-        return Bands.of(grid, unknown).atLeast(0.5);
+        return Bands.of(cells.grid(), beyond).atLeast(0);
     }
 
     /** Lines of every multiple of the limit are found, and the first is the limit's own. */

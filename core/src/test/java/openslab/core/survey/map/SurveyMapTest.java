@@ -200,7 +200,7 @@ public class SurveyMapTest {
                 new Corner(4, 3),
                 new Corner(4, 8),
                 new Corner(0, 8));
-        Cells cells = Cells.over(List.of(ell), Cells.FINE, at -> new Cells.Value(at.x(), 0, at.x() < 5));
+        Cells cells = Cells.over(List.of(ell), Cells.FINE, at -> new Cells.Value(at.x(), 0, at.x() < 5 ? 1 : -1));
         // 50 of 80 m²; of them 5 by 3 and no more lie beyond x = 5
         long inside = 0;
         for (boolean in : cells.inside()) {
