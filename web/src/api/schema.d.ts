@@ -1479,6 +1479,13 @@ export interface components {
             field: string;
             value: string;
         };
+        FeatureView: {
+            about: string;
+            add: string;
+            fields: components["schemas"]["RoomField"][];
+            list: string;
+            title: string;
+        };
         Field: {
             choices: components["schemas"]["Choice"][];
             hint: string;
@@ -2267,6 +2274,7 @@ export interface components {
             exposures: components["schemas"]["Named"][];
             instrumentKinds: components["schemas"]["InstrumentKindView"][];
             methods: components["schemas"]["MethodView"][];
+            roomFeatures: components["schemas"]["FeatureView"][];
             settings: components["schemas"]["Field"][];
             shapes: {
                 [key: string]: components["schemas"]["Field"][];
@@ -2306,6 +2314,22 @@ export interface components {
             /** Format: double */
             standardized: number;
             what: string;
+        };
+        RoomField: {
+            choices: components["schemas"]["Named"][];
+            freshMetric: string;
+            freshUs: string;
+            hint: string;
+            id: string;
+            /** @enum {string} */
+            kind: "WORDS" | "LENGTH" | "SMALL" | "NUMBER" | "TURN" | "TICK" | "CHOICE" | "WALL" | "CORNER" | "PLACE" | "PLACES";
+            label: string;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            optional: boolean;
+            unless: string;
         };
         RoomForm: {
             checks: components["schemas"]["CheckForm"][];
@@ -2743,7 +2767,7 @@ export interface components {
             zone: string;
         };
         Used: {
-            asked: components["schemas"]["FigureView"];
+            asked: string;
             atThisRate: components["schemas"]["FigureView"];
             covered: components["schemas"]["FigureView"];
             mixed: components["schemas"]["FigureView"];

@@ -19,7 +19,7 @@
   let drawn = $state(open);
 </script>
 
-<details bind:open={opened} ontoggle={() => (drawn ||= opened)}>
+<details bind:open={opened} ontoggle={(e) => (drawn ||= e.currentTarget.open)}>
   <summary
     ><b>{title}</b>{#if count > 0}<span>{count}</span>{/if}</summary
   >

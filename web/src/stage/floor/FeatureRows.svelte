@@ -1,147 +1,146 @@
 <script lang="ts">
-  import type { PlaceForm, RoomForm, RoomPlan } from '../../api/types';
+  import type { Fault } from '../../api/call';
+  import type { FeatureView, PlaceForm, RoomField, RoomForm, RoomPlan } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import Fold from '../../parts/Fold.svelte';
-  import type { FeatureField, FeatureKind } from './features';
+  import { type Entry, entriesOf, fresh, isWhole, placesOf, placesText } from './features';
   import { freeId, type PlanDesk } from './plan.svelte';
 
   interface Props {
     desk: PlanDesk;
     room: RoomForm;
     plan: RoomPlan | undefined;
-    kind: FeatureKind;
+    kind: FeatureView;
   }
 
   let { desk, room, plan, kind }: Props = $props();
 
-  type Entry = Record<string, unknown> & { id: string };
+  const entries = $derived(entriesOf(room, kind));
 
-  // one list of the form, seen as its descriptor describes it
-  const entries = $derived(room[kind.list] as unknown as Entry[]);
-
-  const get = (entry: Entry, path: string): unknown =>
-    path
-      .split('.')
-      .reduce<unknown>((o, key) => (o as Record<string, unknown> | undefined)?.[key], entry) ?? '';
-
-  function set(entry: Entry, path: string, value: unknown, done: boolean) {
-    const keys = path.split('.');
-    const last = keys.pop() ?? '';
-    const owner = keys.reduce<Record<string, unknown>>(
-      (o, key) => (o[key] ??= {}) as Record<string, unknown>,
-      entry,
-    );
-    owner[last] = value;
+  function set(entry: Entry, id: string, value: unknown, done: boolean) {
+    entry[id] = value;
     desk.typing();
     if (done) {
       save(entry);
     }
   }
 
-  /** Only once every field says something: a half-keyed column is not a fault yet. */
+  function setPart(entry: Entry, id: string, part: keyof PlaceForm, value: string) {
+    const place = (entry[id] ?? { along: '', off: '' }) as PlaceForm;
+    set(entry, id, { ...place, [part]: value }, false);
+  }
+
   function save(entry: Entry) {
-    const said = (path: string) => {
-      const value = get(entry, path);
-      return Array.isArray(value) ? value.length > 0 : value !== '';
-    };
-    const whole = kind.fields.every(
-      (f) => f.optional || said(f.path) || (f.unless && said(f.unless)),
-    );
-    if (whole) {
+    if (isWhole(kind, entry)) {
       void desk.save();
     }
   }
 
-  const places = (entry: Entry, path: string) =>
-    ((get(entry, path) || []) as PlaceForm[]).map((p) => `${p.along}, ${p.off}`).join('; ');
-  const toPlaces = (line: string) =>
-    line
-      .split(';')
-      .filter((p) => p.trim() !== '')
-      .map((p) => {
-        const [along = '', off = ''] = p.split(',').map((t) => t.trim());
-        return { along, off };
-      });
-
   function add() {
-    const list = room[kind.list] as unknown as Entry[];
-    list.push({ id: freeId(`${kind.list}-`, entries), ...kind.fresh(room, desk.units) });
+    entriesOf(room, kind).push({
+      id: freeId(`${kind.list}-`, entries),
+      ...fresh(kind, room, desk.units),
+    });
   }
 
   function takeOut(entry: Entry) {
-    const list = room[kind.list] as unknown as Entry[];
+    const list = entriesOf(room, kind);
     list.splice(list.indexOf(entry), 1);
     desk.typing();
     void desk.save();
   }
 
-  const fault = (i: number, field: FeatureField) =>
-    desk.fault(room, `${kind.list}[${i}].${field.path}`);
-  const options = (field: FeatureField) =>
-    field.kind === 'choice'
-      ? (field.choices ?? [])
+  const fault = (i: number, path: string) => desk.fault(room, `${kind.list}[${i}].${path}`);
+  const options = (field: RoomField) =>
+    field.kind === 'CHOICE'
+      ? field.choices
       : room.runs.map((run, i) => {
           const name = plan?.walls[i]?.name ?? String(i + 1);
           return {
             id: run.id,
-            label: field.kind === 'corner' ? (name.split('–')[0] ?? name) : name,
+            label: field.kind === 'CORNER' ? (name.split('–')[0] ?? name) : name,
           };
         });
+  const part = (entry: Entry, id: string, which: keyof PlaceForm): string =>
+    (entry[id] as PlaceForm | undefined)?.[which] ?? '';
+  const PARTS = [
+    { id: 'along', label: 'Along A–B' },
+    { id: 'off', label: 'Off it' },
+  ] as const;
 </script>
+
+{#snippet told(label: string, wrong: Fault | undefined)}
+  {#if wrong}<em role="status">{label}: accepted is {wrong.accepted}.</em>{/if}
+{/snippet}
 
 <Fold title={kind.title} count={entries.length} about={kind.about}>
   {#each entries as entry, i (entry.id)}
     <fieldset>
       <legend>{kind.add} {i + 1}</legend>
-      {#each kind.fields as field (field.path)}
-        {@const wrong = fault(i, field)}
-        {#if field.kind === 'tick'}
+      {#each kind.fields as field (field.id)}
+        {#if field.kind === 'TICK'}
           <label class="tick"
             ><input
               type="checkbox"
-              checked={get(entry, field.path) === true}
-              onchange={(e) => set(entry, field.path, e.currentTarget.checked, true)}
+              checked={entry[field.id] === true}
+              onchange={(e) => set(entry, field.id, e.currentTarget.checked, true)}
             />
             {field.label}</label
           >
+        {:else if field.kind === 'PLACE'}
+          {#each PARTS as p (p.id)}
+            {@const wrong = fault(i, `${field.id}.${p.id}`)}
+            <label>
+              <span>{field.label}{p.label}</span>
+              <input
+                value={part(entry, field.id, p.id)}
+                aria-invalid={wrong !== undefined}
+                oninput={(e) => setPart(entry, field.id, p.id, e.currentTarget.value)}
+                onchange={() => save(entry)}
+              />
+            </label>
+            {@render told(field.label + p.label, wrong)}
+          {/each}
         {:else}
+          {@const wrong = fault(i, field.id)}
           <label>
             <span>{field.label}</span>
-            {#if field.kind === 'wall' || field.kind === 'corner' || field.kind === 'choice'}
+            {#if field.kind === 'WALL' || field.kind === 'CORNER' || field.kind === 'CHOICE'}
               <select
-                value={get(entry, field.path)}
-                onchange={(e) => set(entry, field.path, e.currentTarget.value, true)}
+                value={entry[field.id]}
+                onchange={(e) => set(entry, field.id, e.currentTarget.value, true)}
               >
                 {#each options(field) as option (option.id)}<option value={option.id}
                     >{option.label}</option
                   >{/each}
               </select>
-            {:else if field.kind === 'line'}
+            {:else if field.kind === 'PLACES'}
               <input
-                value={places(entry, field.path)}
+                value={placesText(entry[field.id])}
                 placeholder={field.hint}
                 aria-invalid={wrong !== undefined}
-                onchange={(e) => set(entry, field.path, toPlaces(e.currentTarget.value), true)}
+                onchange={(e) => set(entry, field.id, placesOf(e.currentTarget.value), true)}
               />
-            {:else if field.kind === 'number'}
+            {:else if field.kind === 'NUMBER'}
               <input
                 type="number"
-                min="1"
-                value={get(entry, field.path)}
+                min={field.least}
+                max={field.most}
+                value={entry[field.id]}
                 aria-invalid={wrong !== undefined}
-                onchange={(e) => set(entry, field.path, Number(e.currentTarget.value), true)}
+                onchange={(e) => set(entry, field.id, Number(e.currentTarget.value), true)}
               />
             {:else}
               <input
-                value={get(entry, field.path)}
+                value={entry[field.id] ?? ''}
                 placeholder={field.hint}
                 aria-invalid={wrong !== undefined}
-                oninput={(e) => set(entry, field.path, e.currentTarget.value, false)}
+                oninput={(e) => set(entry, field.id, e.currentTarget.value, false)}
                 onchange={() => save(entry)}
               />
             {/if}
           </label>
-          {#if wrong}<em role="status">{field.label}: accepted is {wrong.accepted}.</em>{/if}
+          {@render told(field.label, wrong)}
         {/if}
       {/each}
       <Button kind="quiet" onclick={() => takeOut(entry)}>Take out</Button>

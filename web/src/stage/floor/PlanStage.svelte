@@ -3,6 +3,7 @@
   import type { JobHead, ZoneHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import Button from '../../parts/Button.svelte';
+  import { known } from '../../app/reference.svelte';
   import { jobHref } from '../../app/route.svelte';
   import Places from '../../parts/Places.svelte';
   import Trouble from '../../parts/Trouble.svelte';
@@ -16,7 +17,6 @@
   import PlanTools from './PlanTools.svelte';
   import SawRows from './SawRows.svelte';
   import WallTable from './WallTable.svelte';
-  import { FEATURES } from './features';
   import { freeId, PlanDesk } from './plan.svelte';
 
   interface Props {
@@ -187,7 +187,7 @@
         onchoose={(run) => (chosen = run)}
       />
       <h2 id="at-features">What is in it</h2>
-      {#each FEATURES as kind (kind.list)}
+      {#each known.view?.roomFeatures ?? [] as kind (kind.list)}
         <FeatureRows desk={plans} room={shown.form} {plan} {kind} />
       {/each}
       <EdgeRows desk={plans} room={shown.form} {plan} />

@@ -27,7 +27,7 @@
       <dt>covered so far</dt>
       <dd><FigureButton figure={used.covered} /> of <FigureButton figure={zone.report.area} /></dd>
       <dt>spread rate so far</dt>
-      <dd><FigureButton figure={used.spread} />, the sheet says {used.asked.text}</dd>
+      <dd><FigureButton figure={used.spread} />, the sheet says {used.asked}</dd>
       <dt>all of it at this rate</dt>
       <dd>
         <FigureButton figure={used.atThisRate} />, planned <FigureButton figure={layer.amount} />

@@ -48,7 +48,7 @@ public class UsedTest {
         assertEquals(used.share().value(), 500 / 12.0, 1e-9);
         assertEquals(used.spread().value(), 9, 1e-12);
         assertEquals(used.atThisRate().value(), 10, 1e-12);
-        assertEquals(used.asked().value(), 8, 1e-12);
+        assertEquals(used.asked(), "8.00\u00a0m²/L");
         assertTrue(
                 Used.of(List.of(), planned(12), 90, liquid(), UnitSystem.METRIC).isEmpty());
     }

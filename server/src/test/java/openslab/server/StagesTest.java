@@ -62,7 +62,9 @@ public class StagesTest {
         Floor other = app.demo("Bakery");
         String layer = stage.contains("/layers/") ? "/stages/layers/primer" : stage;
         String path = (of.isEmpty() ? other.path() : other.zonePath()) + layer;
-        String tag = app.get(path).raw().headers().firstValue("ETag").orElseThrow();
+        var headers = app.get(path).raw().headers();
+        String tag = headers.firstValue("ETag").orElseThrow();
+        assertEquals(headers.firstValue("Cache-Control").orElse(""), "no-cache");
         var again =
                 app.send(app.request(path).header("If-None-Match", tag).GET().build());
         assertEquals(again.status(), 304);

@@ -3,7 +3,9 @@ package openslab.core.mix;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.product.Liquid;
+import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -18,7 +20,7 @@ import openslab.core.quantity.Worksheet;
  * @param spread m² a litre as it went on; {@code asked} as the sheet has it
  * @param atThisRate litres that the whole layer takes if it goes on so
  */
-public record Used(Figure mixed, Figure share, Figure covered, Figure spread, Figure asked, Figure atThisRate) {
+public record Used(Figure mixed, Figure share, Figure covered, Figure spread, String asked, Figure atThisRate) {
     private static final Source SUM = Source.arithmetic("what was logged, batch by batch");
 
     /** @param litres mixed; {@code areaM2} spread over */
@@ -56,21 +58,16 @@ public record Used(Figure mixed, Figure share, Figure covered, Figure spread, Fi
         rate.from("V", mixed);
         Figure spread = rate.figure("spread rate so far", "r", "A/V", m2 / litres, Unit.SQUARE_METRE_PER_LITRE, SUM);
 
-        var ask = new Worksheet(system);
-        Figure asked = ask.figure(
-                "spread rate of the sheet",
-                "q",
-                "",
-                liquid.spreadM2PerL(),
-                Unit.SQUARE_METRE_PER_LITRE,
-                Source.arithmetic("as the sheet has it"));
-
         var whole = new Worksheet(system);
         whole.given("F", "the floor", areaM2, Unit.SQUARE_METRE);
         whole.from("r", spread);
         Figure atThisRate =
                 whole.figure("all of it at this rate", "T", "F/r", areaM2 / spread.value(), Unit.LITRE, SUM);
-        return Optional.of(new Used(mixed, share, covered, spread, asked, atThisRate));
+        return Optional.of(new Used(mixed, share, covered, spread, asked(liquid, system), atThisRate));
+    }
+
+    private static String asked(Liquid liquid, UnitSystem system) {
+        return Show.in(system, Dimension.SPREAD, liquid.spreadM2PerL());
     }
 
     private static String sum(String symbol, int count) {

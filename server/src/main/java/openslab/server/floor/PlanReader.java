@@ -40,9 +40,9 @@ final class PlanReader {
     /** Of a plan, as {@link Room#places} counts them. */
     static final int MOST_PLACES = 40_000;
 
-    private static final double SHORTEST_M = 0.005;
-    private static final double LONGEST_M = 1_000;
-    private static final double THINNEST_M = 0.0001;
+    private static final double SHORTEST_M = RoomField.SHORTEST_M;
+    private static final double LONGEST_M = RoomField.LONGEST_M;
+    private static final double THINNEST_M = RoomField.THINNEST_M;
 
     private final Faults faults = new Faults();
     private final UnitSystem units;
@@ -207,7 +207,7 @@ final class PlanReader {
         String id = faults.line(path + ".id", form.id(), 1, 60);
         Integer from = known(path + ".from", form.from(), corners);
         Integer to = known(path + ".to", form.to(), corners);
-        Double length = length(path + ".length", form.length(), SHORTEST_M, LONGEST_M);
+        Double length = size(RoomFeature.CHECKS, "length", path, form.length());
         if (from != null && from.equals(to)) {
             faults.add(path + ".to", form.to(), "another corner than the one it begins at");
             return null;
@@ -243,8 +243,8 @@ final class PlanReader {
     private Room.Door door(String path, PlanForm.DoorForm form, Map<String, Integer> corners) {
         String id = faults.line(path + ".id", form.id(), 1, 60);
         Integer run = known(path + ".run", form.run(), corners);
-        Double along = length(path + ".along", form.along(), 0, LONGEST_M);
-        Double width = length(path + ".width", form.width(), SHORTEST_M, LONGEST_M);
+        Double along = size(RoomFeature.DOORS, "along", path, form.along());
+        Double width = size(RoomFeature.DOORS, "width", path, form.width());
         return id == null || run == null || along == null || width == null
                 ? null
                 : new Room.Door(id, form.run(), along, width, form.exit());
@@ -252,7 +252,7 @@ final class PlanReader {
 
     private Room.Opening opening(String path, PlanForm.OpeningForm form) {
         String id = faults.line(path + ".id", form.id(), 1, 60);
-        String name = faults.line(path + ".name", form.name(), 1, 120);
+        String name = name(RoomFeature.OPENINGS, path, form.name());
         var kind = faults.oneOf(path + ".kind", form.kind(), Room.Opening.Kind.class);
         Ring ring;
         if (!form.corners().isEmpty()) {
@@ -264,20 +264,21 @@ final class PlanReader {
             ring = whole && corners.size() >= 3 ? new Ring.Path(corners) : null;
         } else if (form.width().isBlank()) {
             Corner centre = place(path + ".at", form.at());
-            Double diameter = length(path + ".length", form.length(), SHORTEST_M, LONGEST_M);
+            Double diameter = size(RoomFeature.OPENINGS, "length", path, form.length());
             ring = centre == null || diameter == null ? null : new Ring.Circle(centre, diameter);
         } else {
-            ring = box(path, form.at(), form.length(), form.width(), form.turn());
+            ring = box(RoomFeature.OPENINGS, path, form.at(), form.length(), form.width(), form.turn());
         }
         return id == null || name == null || kind == null || ring == null
                 ? null
                 : new Room.Opening(id, name, kind, ring);
     }
 
-    private Ring.Box box(String path, PlanForm.PlaceForm at, String lengthText, String widthText, String turnText) {
+    private Ring.Box box(
+            RoomFeature of, String path, PlanForm.PlaceForm at, String lengthText, String widthText, String turnText) {
         Corner corner = place(path + ".at", at);
-        Double length = length(path + ".length", lengthText, SHORTEST_M, LONGEST_M);
-        Double width = length(path + ".width", widthText, SHORTEST_M, LONGEST_M);
+        Double length = size(of, "length", path, lengthText);
+        Double width = size(of, "width", path, widthText);
         Double turn = turnText == null || turnText.isBlank()
                 ? Double.valueOf(0)
                 : faults.read(() -> Turn.parse(path + ".turn", turnText));
@@ -288,22 +289,26 @@ final class PlanReader {
 
     private Room.Ramp ramp(String path, PlanForm.RampForm form) {
         String id = faults.line(path + ".id", form.id(), 1, 60);
-        String name = faults.line(path + ".name", form.name(), 1, 120);
-        Ring.Box box = box(path, form.at(), form.length(), form.width(), form.turn());
-        Double rise = small(path + ".rise", form.rise(), THINNEST_M, 20);
+        String name = name(RoomFeature.RAMPS, path, form.name());
+        Ring.Box box = box(RoomFeature.RAMPS, path, form.at(), form.length(), form.width(), form.turn());
+        Double rise = size(RoomFeature.RAMPS, "rise", path, form.rise());
         return id == null || name == null || box == null || rise == null ? null : new Room.Ramp(id, name, box, rise);
     }
 
     private Room.Stair stair(String path, PlanForm.StairForm form) {
         String id = faults.line(path + ".id", form.id(), 1, 60);
-        String name = faults.line(path + ".name", form.name(), 1, 120);
-        Double width = length(path + ".width", form.width(), SHORTEST_M, 100);
-        if (form.risers() < 1 || form.risers() > 200) {
-            faults.add(path + ".risers", form.risers(), "a whole number from 1 to 200");
+        String name = name(RoomFeature.STAIRS, path, form.name());
+        Double width = size(RoomFeature.STAIRS, "width", path, form.width());
+        RoomField risers = RoomFeature.STAIRS.field("risers");
+        if (form.risers() < risers.least() || form.risers() > risers.most()) {
+            faults.add(
+                    path + ".risers",
+                    form.risers(),
+                    "a whole number from " + (int) risers.least() + " to " + (int) risers.most());
             return null;
         }
-        Double riser = small(path + ".riser", form.riser(), 0.01, 1);
-        Double tread = small(path + ".tread", form.tread(), 0.01, 5);
+        Double riser = size(RoomFeature.STAIRS, "riser", path, form.riser());
+        Double tread = size(RoomFeature.STAIRS, "tread", path, form.tread());
         return id == null || name == null || width == null || riser == null || tread == null
                 ? null
                 : new Room.Stair(id, name, width, form.risers(), riser, tread);
@@ -314,8 +319,8 @@ final class PlanReader {
         var kind = faults.oneOf(path + ".kind", form.kind(), Room.Joint.Kind.class);
         Corner from = place(path + ".from", form.from());
         Corner to = place(path + ".to", form.to());
-        Double width = small(path + ".width", form.width(), 0, 0.5);
-        Double depth = small(path + ".depth", form.depth(), 0, 2);
+        Double width = size(RoomFeature.JOINTS, "width", path, form.width());
+        Double depth = size(RoomFeature.JOINTS, "depth", path, form.depth());
         return id == null || kind == null || width == null || depth == null || !apart(path + ".to", from, to)
                 ? null
                 : new Room.Joint(
@@ -336,8 +341,8 @@ final class PlanReader {
         if (orEmpty(form.line()).size() < 2) {
             faults.add(path + ".line", orEmpty(form.line()).size() + " places", "at least 2 places");
         }
-        Double width = small(path + ".width", form.width(), 0, 0.5);
-        Double depth = small(path + ".depth", form.depth(), 0, 2);
+        Double width = size(RoomFeature.CRACKS, "width", path, form.width());
+        Double depth = size(RoomFeature.CRACKS, "depth", path, form.depth());
         return id == null || line.size() < 2 || width == null || depth == null
                 ? null
                 : new Room.Crack(id, line, width, depth, form.moving());
@@ -363,17 +368,17 @@ final class PlanReader {
     private Gap gap(String path, PlanForm.GapForm form) {
         String id = faults.line(path + ".id", form.id(), 1, 60);
         Corner at = place(path + ".at", form.at());
-        Double edge = length(path + ".edge", form.edge(), 0.05, 20);
-        Double gap = small(path + ".gap", form.gap(), 0, 0.5);
+        Double edge = size(RoomFeature.GAPS, "edge", path, form.edge());
+        Double gap = size(RoomFeature.GAPS, "gap", path, form.gap());
         return id == null || at == null || edge == null || gap == null ? null : new Gap(id, at, edge, gap);
     }
 
     private Lip lip(String path, PlanForm.LipForm form) {
         String id = faults.line(path + ".id", form.id(), 1, 60);
-        String name = faults.line(path + ".name", form.name(), 1, 120);
+        String name = name(RoomFeature.LIPS, path, form.name());
         Corner from = place(path + ".from", form.from());
         Corner to = place(path + ".to", form.to());
-        Double height = small(path + ".height", form.height(), THINNEST_M, 1);
+        Double height = size(RoomFeature.LIPS, "height", path, form.height());
         return id == null || name == null || height == null || !apart(path + ".to", from, to)
                 ? null
                 : new Lip(id, name, from, to, height);
@@ -433,6 +438,20 @@ final class PlanReader {
         }
         Double degrees = faults.read(() -> Measure.parse(path, text, Unit.ONE, -360, 360));
         return degrees == null ? 0 : degrees;
+    }
+
+    /** Within the bounds that the field of a feature has. */
+    private Double size(RoomFeature of, String id, String path, String text) {
+        RoomField field = of.field(id);
+        String here = path + "." + id;
+        return field.kind() == RoomField.Kind.SMALL
+                ? small(here, text, field.least(), field.most())
+                : length(here, text, field.least(), field.most());
+    }
+
+    private String name(RoomFeature of, String path, String text) {
+        RoomField field = of.field("name");
+        return faults.line(path + ".name", text, (int) field.least(), (int) field.most());
     }
 
     /** Feet or metres where no unit is written. */

@@ -25,6 +25,7 @@ import openslab.core.survey.area.Defect;
 import openslab.core.survey.dry.DryDown;
 import openslab.core.survey.instrument.InstrumentKind;
 import openslab.core.survey.method.TestMethods;
+import openslab.server.floor.RoomFeature;
 import openslab.server.web.Named;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -101,6 +102,7 @@ class ReferenceController {
             List<Named> uses,
             List<Named> exposures,
             List<Named> siteLimits,
+            List<RoomFeature.FeatureView> roomFeatures,
             List<String> timeZones) {}
 
     /** @param fixed true where the clock was stopped for tests and pictures */
@@ -139,6 +141,7 @@ class ReferenceController {
                 Named.all(Use.class, Use::label),
                 Named.all(Exposure.class, Exposure::label),
                 Named.all(SiteLimit.class, SiteLimit::label),
+                RoomFeature.views(),
                 ZoneId.getAvailableZoneIds().stream()
                         .filter(z -> z.contains("/") && !z.startsWith("Etc/") && !z.startsWith("SystemV/"))
                         .sorted()

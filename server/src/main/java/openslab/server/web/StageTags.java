@@ -1,6 +1,12 @@
 package openslab.server.web;
 
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.http.CacheControl;
+import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.ShallowEtagHeaderFilter;
 
@@ -12,6 +18,14 @@ import org.springframework.web.filter.ShallowEtagHeaderFilter;
 class StageTags extends ShallowEtagHeaderFilter {
     StageTags() {
         setWriteWeakETag(true);
+    }
+
+    /** Whoever keeps an answer asks whether it still holds before it is shown again. */
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        response.setHeader(HttpHeaders.CACHE_CONTROL, CacheControl.noCache().getHeaderValue());
+        super.doFilterInternal(request, response, chain);
     }
 
     @Override
