@@ -193,7 +193,7 @@ public class CyclesTest {
         }
         JsonNode expected = JSON.readTree(kept("before-cycles.json"));
         var seen = new HashSet<String>();
-        try (App old = App.start(folder, NOW)) {
+        try (App old = App.startOnFile(folder, NOW)) {
             for (JsonNode item : old.get("/api/jobs").body()) {
                 JsonNode view =
                         old.get("/api/jobs/" + item.path("id").asString()).body();
