@@ -44,7 +44,10 @@
     width: '',
   });
   const sending = new FormState();
-  const floorKey = newKey();
+  /** What was made before its floor could be: sent again, it is not made twice. */
+  let made: { of: string; head: JobHead } | null = null;
+  /** The floor's own write: another size is another write. */
+  let floor = { of: '', key: '' };
   let finding = $state('');
   const UNITS = [
     { id: 'US', label: 'US: feet, gallons, °F' },
@@ -93,12 +96,17 @@
     if (measured) {
       await echoShape('rectangle', sides, form.units);
     }
-    const made = await createJob(key, form);
-    if (measured && made.zones.length === 0) {
-      const zoned = await addZone(made.id, floorKey, made.version, firstZone(form, sides));
-      go(jobHref(made.id, zoned.zones[0]?.id));
+    const of = JSON.stringify(form);
+    const head = made?.of === of ? made.head : await createJob(key, form);
+    made = { of, head };
+    if (measured) {
+      if (floor.of !== JSON.stringify(sides)) {
+        floor = { of: JSON.stringify(sides), key: newKey() };
+      }
+      const zoned = await addZone(head.id, floor.key, head.version, firstZone(form, sides));
+      go(jobHref(head.id, zoned.zones[0]?.id));
     } else {
-      go(jobHref(made.id));
+      go(jobHref(head.id));
     }
   }
 

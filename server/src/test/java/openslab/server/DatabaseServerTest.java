@@ -203,6 +203,13 @@ public class DatabaseServerTest {
         assertEquals(why("08001"), "no database answers at jdbc:postgresql://db/shop.");
         assertTrue(why("28P01").contains(Database.PASSWORD));
         assertTrue(why("3D000").contains("create it first"));
+        var nowhere = expectThrows(
+                RuntimeException.class,
+                () -> Beginning.moved(
+                        new String[] {"--data=" + App.emptyFolder(), "--move-to=jdbc:postgresql://127.0.0.1:1/shop"}));
+        assertTrue(
+                nowhere.getMessage().contains("no database answers at jdbc:postgresql://127.0.0.1:1/shop"),
+                nowhere.getMessage());
         Database.Access server = Postgres.fresh();
         var wrong = new Database.Access(server.url(), server.user(), "another word");
         Path folder = App.emptyFolder();

@@ -9,6 +9,7 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.flywaydb.core.api.FlywayException;
 import org.springframework.core.env.SimpleCommandLinePropertySource;
 
 /** Why the application cannot begin, in one line for whoever started it. */
@@ -76,9 +77,20 @@ public final class Beginning {
                     .formatted(moved.rows(), moved.tables(), to));
         } catch (IllegalStateException e) {
             throw new Unsound("nothing was copied to " + to + ": " + e.getMessage());
-        } catch (SQLException e) {
-            throw new Unsound("nothing was copied to " + to + ": " + e.getMessage());
+        } catch (SQLException | FlywayException e) {
+            throw new Unsound("nothing was copied to " + to + ": " + reason(e, to, from));
         }
+    }
+
+    /** In words for whoever asked, where one of the two databases did not answer. */
+    private static String reason(Exception failure, String to, String from) {
+        for (Throwable t = failure; t != null; t = t.getCause()) {
+            if (t instanceof SQLException e) {
+                return why(e, Database.Access.isServer(to) ? to : String.valueOf(from))
+                        .orElse(e.getMessage());
+            }
+        }
+        return failure.getMessage();
     }
 
     private static Database.Access emptied(String folder) {

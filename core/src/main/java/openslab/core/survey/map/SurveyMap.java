@@ -169,7 +169,7 @@ public record SurveyMap(
                 beyond(cells),
                 digits(read, mapped.repeats()),
                 limit,
-                limit.filter(l -> l > 0).map(l -> limitLine(cells.grid(), l)).orElse(new double[0]),
+                limit.filter(l -> l > 0).map(l -> limitLine(cells, l)).orElse(new double[0]),
                 Show.in(site.units(), Dimension.LENGTH, kriging.reachM()),
                 Show.in(mapped.unit(), kriging.leaveOneOut()),
                 cells.guessed(),
@@ -210,9 +210,10 @@ public record SurveyMap(
     }
 
     /** Lines of every multiple of the limit are found, and the first is the limit's own. */
-    private static double[] limitLine(Grid grid, double limit) {
+    private static double[] limitLine(Cells cells, double limit) {
+        Grid grid = cells.grid();
         var origin = new Corner(grid.x() + grid.stepM() / 2, grid.y() + grid.stepM() / 2);
-        return new Heights(origin, grid.stepM(), grid.columns(), grid.values())
+        return new Heights(origin, grid.stepM(), grid.columns(), cells.exact())
                 .contours(limit).stream()
                         .filter(c -> Math.abs(c.heightM() - limit) < 1e-9 * limit)
                         .findFirst()
