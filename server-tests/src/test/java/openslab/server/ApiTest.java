@@ -47,7 +47,7 @@ public class ApiTest {
         JsonNode committed = App.JSON.readTree(Files.readString(COMMITTED));
         assertTrue(
                 committed.equals(served),
-                "stale: mvn -pl server test -Dtest=ApiTest -Dopenslab.write=true, then npm run types");
+                "stale: mvn -pl server-tests test -Dtest=ApiTest -Dopenslab.write=true, then npm run types");
     }
 
     @Test
