@@ -6,6 +6,7 @@ import type {
   InstrumentForm,
   JobFile,
   JobForm,
+  BuildUpForm,
   LayerForm,
   LogForm,
   PlaceForm,
@@ -103,6 +104,9 @@ export const editLayer = (
   version: number,
   body: LayerForm,
 ) => put('/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}', { in: where, key, version, body });
+
+export const build = (where: InJob, key: string, version: number, body: BuildUpForm) =>
+  put('/api/jobs/{jobId}/zones/{zoneId}/layers', { in: where, key, version, body });
 
 export const log = (where: InJob, key: string, body: LogForm) =>
   post('/api/jobs/{jobId}/zones/{zoneId}/log', { in: where, key, body });

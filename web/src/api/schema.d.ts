@@ -452,6 +452,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/zones/{zoneId}/layers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["build"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}": {
         parameters: {
             query?: never;
@@ -508,6 +524,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["places"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/build-up": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["buildUp"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1060,6 +1092,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/systems": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["systems"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/washes": {
         parameters: {
             query?: never;
@@ -1168,9 +1216,26 @@ export interface components {
             measures: string[];
             side: string;
         };
-        Broadcast: {
+        Broadcast: components["schemas"]["Material"] & {
             /** Format: double */
             kgPerM2: number;
+            toRefusal: boolean;
+        };
+        BuildUpForm: {
+            layers?: components["schemas"]["LayerForm"][];
+            system?: string;
+            with?: string[];
+        };
+        BuildUpPart: {
+            begun: string[];
+        };
+        BuildUpStage: {
+            /** Format: int64 */
+            changes: number;
+            layers: components["schemas"]["LayerView"][];
+            more: components["schemas"]["Offered"][];
+            report: components["schemas"]["BuildUpPart"];
+            system?: components["schemas"]["SystemName"];
         };
         Buying: {
             amount: components["schemas"]["FigureView"];
@@ -1266,6 +1331,18 @@ export interface components {
                 [key: string]: number;
             };
         };
+        Colour: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            key: string;
+            lot: string;
+            maker: string;
+            name: string;
+            odd: boolean;
+            ordered: string;
+            received: string;
+        };
         ColumnMapping: {
             battery: string;
             channel: string;
@@ -1275,6 +1352,15 @@ export interface components {
             timeZone: string;
             unit: string;
             values: components["schemas"]["ValueColumn"][];
+        };
+        Concentrate: components["schemas"]["Liquid"] & {
+            /** Format: double */
+            density: number;
+            spread: components["schemas"]["Spread"];
+            /** Format: double */
+            volumeSolids: number;
+            /** Format: double */
+            water: number;
         };
         Contour: {
             /** Format: double */
@@ -1330,6 +1416,7 @@ export interface components {
             kind: string;
             layers: components["schemas"]["LayerPart"][];
             patch: string;
+            system: string;
             why: string;
         };
         CycleReport: {
@@ -1424,6 +1511,13 @@ export interface components {
             title: string;
             worn: string;
         };
+        Dye: components["schemas"]["Liquid"] & {
+            /** Format: double */
+            density: number;
+            /** @enum {string} */
+            solvent: "ACETONE" | "WATER";
+            spread: components["schemas"]["Spread"];
+        };
         EchoForm: {
             shape: string;
             sides: {
@@ -1498,6 +1592,7 @@ export interface components {
             min: number;
             needed: boolean;
             us: components["schemas"]["UnitView"];
+            words: boolean;
         };
         FigureView: {
             also: string;
@@ -1537,6 +1632,13 @@ export interface components {
             verdict: "GO" | "WATCH" | "HOLD" | "STOP";
             working?: components["schemas"]["FigureView"];
         };
+        Finish: components["schemas"]["Liquid"] & {
+            /** Format: double */
+            density: number;
+            spread: components["schemas"]["Spread"];
+            /** Format: double */
+            volumeSolids: number;
+        };
         FlakeSplit: {
             bays: components["schemas"]["FigureView"];
             each: components["schemas"]["FigureView"];
@@ -1575,6 +1677,19 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        Handling: {
+            /** Format: double */
+            combineMin: number;
+            /** @enum {string} */
+            fan: "UNSAID" | "FINE" | "NEVER";
+            /** Format: double */
+            rainSafeMin: number;
+            /** Format: double */
+            standMin: number;
+            /** Format: double */
+            stirMin: number;
+            tool: string;
         };
         Head: {
             area: components["schemas"]["FigureView"];
@@ -1714,6 +1829,11 @@ export interface components {
             /** @enum {string} */
             verdict: "GO" | "WATCH" | "HOLD" | "STOP";
         };
+        KindView: {
+            id: string;
+            label: string;
+            numbers: components["schemas"]["Field"][];
+        };
         Kit: {
             label: string;
             /** Format: int64 */
@@ -1743,9 +1863,20 @@ export interface components {
             winnerMin: number;
             word: string;
         };
+        LaySheet: {
+            staging: components["schemas"]["Thing"][];
+            steps: components["schemas"]["StepSheet"][];
+        };
         LayerForm: {
+            id?: string;
             plannedStart?: string;
+            rate?: string;
+            reserve?: string;
+            /** @enum {string} */
+            role?: "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH";
             sheet?: string;
+            title?: string;
+            way?: string;
         };
         LayerOffer: {
             /** Format: int32 */
@@ -1758,28 +1889,40 @@ export interface components {
         LayerPart: {
             id: string;
             plannedStart: string;
+            rate: string;
+            reserve: string;
+            role: string;
             sheet: string;
+            title: string;
+            way: string;
         };
         LayerReport: {
             against: components["schemas"]["Finding"][];
             amount: components["schemas"]["FigureView"];
+            asked: string;
             asksReason: boolean;
+            batchFields: components["schemas"]["Field"][];
             /** Format: int32 */
             batchesLogged: number;
             batching?: components["schemas"]["Batching"];
             clocks: components["schemas"]["TimedClock"][];
+            colours: components["schemas"]["Colour"][];
             dry?: components["schemas"]["FigureView"];
             findings: components["schemas"]["Finding"][];
             id: string;
             /** @enum {string} */
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
             mixing: string;
+            /** @enum {string} */
+            role: "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH";
             sheet: components["schemas"]["ProductSheet"];
             split?: components["schemas"]["FlakeSplit"];
             /** Format: date-time */
             start?: string;
             /** @enum {string} */
             started: "COATED" | "PLANNED" | "RECKONED" | "UNKNOWN";
+            steps: components["schemas"]["StepReport"][];
+            title: string;
             used?: components["schemas"]["Used"];
             wet?: components["schemas"]["FigureView"];
             whyNoBatches: string;
@@ -1789,7 +1932,11 @@ export interface components {
             /** Format: int64 */
             changes: number;
             layers: components["schemas"]["LayerView"][];
+            photos: {
+                [key: string]: string[];
+            };
             report: components["schemas"]["OneLayer"];
+            sheet: components["schemas"]["LaySheet"];
         };
         LayerView: {
             digest: string;
@@ -1797,8 +1944,13 @@ export interface components {
             name: string;
             /** Format: date-time */
             plannedStart?: string;
+            rate?: string;
+            reserve?: string;
+            role: string;
             shelved?: string;
             slug: string;
+            title: string;
+            way: string;
         };
         LeadZone: {
             area: string;
@@ -1877,22 +2029,9 @@ export interface components {
             name: string;
             to: components["schemas"]["PlaceForm"];
         };
-        Liquid: {
-            /** Format: double */
-            densityA: number;
-            /** Format: double */
-            densityB: number;
-            /** @enum {string} */
-            firstIn: "A" | "B";
-            /** Format: double */
-            partsA: number;
-            /** Format: double */
-            partsB: number;
-            /** Format: double */
-            spreadM2PerL: number;
+        Liquid: components["schemas"]["Material"] & {
+            film?: boolean;
             twoPart?: boolean;
-            /** Format: double */
-            volumeSolids: number;
         };
         LogBook: {
             /** Format: int64 */
@@ -1909,7 +2048,7 @@ export interface components {
             cycle?: number;
             instrument?: components["schemas"]["PapersForm"];
             /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "STRIKE";
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "COLOUR" | "STRIKE";
             method?: string;
             note: string;
             place: string;
@@ -1928,7 +2067,7 @@ export interface components {
             cycle: number;
             key: string;
             /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "STRIKE";
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "COLOUR" | "STRIKE";
             note: string;
             place: string;
             struck: boolean;
@@ -1964,6 +2103,7 @@ export interface components {
             at: components["schemas"]["Corner"];
             name: string;
         };
+        Material: unknown;
         MeansForm: {
             means: {
                 [key: string]: string;
@@ -1977,6 +2117,7 @@ export interface components {
             instrument?: string;
             setOut?: components["schemas"]["SetOutView"];
             source: components["schemas"]["SourceView"];
+            substrates: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
             title: string;
             wholeFloor: boolean;
         };
@@ -2031,9 +2172,21 @@ export interface components {
             /** Format: double */
             width: number;
         };
+        Offered: {
+            id: string;
+            title: string;
+            when: string;
+        };
         OneLayer: {
             conduct: components["schemas"]["Stood"][];
             layers: components["schemas"]["LayerReport"][];
+        };
+        OnePart: components["schemas"]["Liquid"] & {
+            /** Format: double */
+            density: number;
+            spread: components["schemas"]["Spread"];
+            /** Format: double */
+            volumeSolids: number;
         };
         OpeningForm: {
             at: components["schemas"]["PlaceForm"];
@@ -2070,6 +2223,13 @@ export interface components {
             calibrated: string;
             due: string;
             name: string;
+        };
+        Part: {
+            /** Format: double */
+            density: number;
+            name: string;
+            /** Format: double */
+            parts: number;
         };
         PartAmount: {
             mass: components["schemas"]["FigureView"];
@@ -2129,6 +2289,24 @@ export interface components {
             /** Format: double */
             minutes: number;
         };
+        Powder: components["schemas"]["Material"] & {
+            /** Format: double */
+            bagKg: number;
+            /** Format: double */
+            colourLeastL: number;
+            /** Format: double */
+            colourMostL: number;
+            /** Format: double */
+            depthM: number;
+            /** Format: double */
+            liftM: number;
+            /** Format: double */
+            waterLeastL: number;
+            /** Format: double */
+            waterMostL: number;
+            /** Format: double */
+            yieldL: number;
+        };
         PrepPart: {
             prep: components["schemas"]["PrepReport"];
         };
@@ -2164,20 +2342,21 @@ export interface components {
         };
         ProductSheet: {
             advice: components["schemas"]["Advice"];
-            broadcast?: components["schemas"]["Broadcast"];
             clocks: {
                 [key: string]: components["schemas"]["TemperatureCurve"];
             };
+            handling: components["schemas"]["Handling"];
             kits: components["schemas"]["Kit"][];
             limits?: components["schemas"]["Limits"];
-            liquid?: components["schemas"]["Liquid"];
+            material: components["schemas"]["Broadcast"] | components["schemas"]["Liquid"] | components["schemas"]["Powder"] | components["schemas"]["Concentrate"] | components["schemas"]["Dye"] | components["schemas"]["Finish"] | components["schemas"]["OnePart"] | components["schemas"]["Stain"] | components["schemas"]["TwoPart"];
             name: string;
             resealYears: {
                 [key: string]: number;
             };
             /** @enum {string} */
-            role: "PRIMER" | "BODY" | "BROADCAST" | "CLEAR";
+            role: "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH";
             slug: string;
+            traits: components["schemas"]["Traits"];
         };
         Progress: {
             /** Format: int64 */
@@ -2266,7 +2445,8 @@ export interface components {
             text: string;
         };
         ReferenceView: {
-            batch: components["schemas"]["Field"][];
+            coat: components["schemas"]["Field"][];
+            colour: components["schemas"]["Field"][];
             crew: components["schemas"]["Field"][];
             defects: components["schemas"]["DefectView"][];
             dryingMeans: components["schemas"]["Field"][];
@@ -2473,9 +2653,12 @@ export interface components {
             broadcast: components["schemas"]["Field"];
             clocks: components["schemas"]["Named"][];
             exposures: components["schemas"]["Named"][];
+            handling: components["schemas"]["Field"][];
+            kinds: components["schemas"]["KindView"][];
             limits: components["schemas"]["Field"][];
             liquid: components["schemas"]["Field"][];
             roles: components["schemas"]["Named"][];
+            traits: components["schemas"]["TraitsView"];
         };
         SheetForm: {
             broadcast: string;
@@ -2486,13 +2669,23 @@ export interface components {
             densityA: string;
             densityB: string;
             firstIn: string;
+            handling?: {
+                [key: string]: string;
+            };
+            kind?: string;
             kits: components["schemas"]["KitForm"][];
             limits: {
+                [key: string]: string;
+            };
+            marks?: {
                 [key: string]: string;
             };
             mixing: string;
             name: string;
             note: string;
+            numbers?: {
+                [key: string]: string;
+            };
             partsA: string;
             partsB: string;
             reseal: {
@@ -2501,6 +2694,7 @@ export interface components {
             role: string;
             slug: string;
             spread: string;
+            traits?: components["schemas"]["TraitsForm"];
             units: string;
             volumeSolids: string;
         };
@@ -2554,6 +2748,26 @@ export interface components {
             depth: string;
             volume: string;
         };
+        Spread: {
+            /** Format: double */
+            leastM2PerL: number;
+            /** Format: double */
+            mostM2PerL: number;
+            range?: boolean;
+            /** Format: double */
+            usualM2PerL: number;
+        };
+        Stain: components["schemas"]["Liquid"] & {
+            /** Format: double */
+            deepMin: number;
+            /** Format: double */
+            density: number;
+            /** Format: double */
+            lookMin: number;
+            spread: components["schemas"]["Spread"];
+            /** Format: double */
+            usualMin: number;
+        };
         StairForm: {
             id: string;
             name: string;
@@ -2570,6 +2784,9 @@ export interface components {
         };
         StepReport: {
             caution: string;
+            /** Format: date-time */
+            closes?: string;
+            coat: boolean;
             does: string;
             done?: components["schemas"]["By"];
             gate?: components["schemas"]["GateReport"];
@@ -2618,7 +2835,7 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             key: string;
             /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "STRIKE";
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "COLOUR" | "STRIKE";
             subject: string;
             why: string;
         };
@@ -2628,7 +2845,7 @@ export interface components {
             filmUm: number;
             id: string;
             /** @enum {string} */
-            kind: "SLAB" | "PREP" | "PRIMER" | "BODY" | "BROADCAST" | "CLEAR" | "SERVICE";
+            kind: "SLAB" | "PREP" | "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH" | "SERVICE";
             /** @enum {string} */
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
             title: string;
@@ -2683,6 +2900,23 @@ export interface components {
             measured: number;
             /** Format: double */
             wouldBe?: number;
+        };
+        SystemForm: {
+            asks: string;
+            care: string;
+            hides: string[];
+            id: string;
+            layers: components["schemas"]["LayerPart"][];
+            look: string;
+            never: string[];
+            note: string;
+            on: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
+            title: string;
+        };
+        SystemName: {
+            id: string;
+            note: string;
+            title: string;
         };
         Taken: {
             /** Format: int32 */
@@ -2757,6 +2991,51 @@ export interface components {
             left: string[];
             plan: components["schemas"]["PlanView"];
         };
+        Traits: {
+            /** @enum {string} */
+            chemistry: "EPOXY" | "POLYASPARTIC" | "URETHANE" | "SOLVENT_ACRYLIC" | "WATER_ACRYLIC" | "PENETRATING" | "WAX" | "STATIC_FINISH" | "ACID_STAIN" | "WATER_STAIN" | "SOLID_STAIN" | "SOLVENT_DYE" | "ANTIQUE" | "CEMENT" | "MINERAL" | "UNSAID";
+            /** @enum {string} */
+            gloss: "UNSAID" | "MATTE" | "SATIN" | "GLOSS";
+            /** @enum {string} */
+            odour: "UNSAID" | "LOW" | "STRONG";
+            on: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
+            /** @enum {string} */
+            opacity: "UNSAID" | "CLEAR" | "TRANSLUCENT" | "OPAQUE";
+            suits: ("OUTDOORS" | "SUN" | "FROST" | "HOT_TYRES" | "WET" | "STATIC")[];
+            /** Format: double */
+            vocGPerL: number;
+            waives: ("SANDING" | "PRIMER")[];
+        };
+        TraitsForm: {
+            chemistry?: string;
+            gloss?: string;
+            odour?: string;
+            on?: string[];
+            opacity?: string;
+            suits?: string[];
+            voc?: string;
+            waives?: string[];
+        };
+        TraitsView: {
+            chemistries: components["schemas"]["Named"][];
+            glosses: components["schemas"]["Named"][];
+            odours: components["schemas"]["Named"][];
+            opacities: components["schemas"]["Named"][];
+            substrates: components["schemas"]["Named"][];
+            suits: components["schemas"]["Named"][];
+            voc: components["schemas"]["Field"];
+            waives: components["schemas"]["Named"][];
+        };
+        TwoPart: components["schemas"]["Liquid"] & {
+            a: components["schemas"]["Part"];
+            b: components["schemas"]["Part"];
+            /** @enum {string} */
+            firstIn: "A" | "B";
+            reducer?: components["schemas"]["Part"];
+            spread: components["schemas"]["Spread"];
+            /** Format: double */
+            volumeSolids: number;
+        };
         UnitView: {
             symbol: string;
         };
@@ -2767,12 +3046,14 @@ export interface components {
             zone: string;
         };
         Used: {
+            amount: components["schemas"]["FigureView"];
             asked: string;
-            atThisRate: components["schemas"]["FigureView"];
             covered: components["schemas"]["FigureView"];
-            mixed: components["schemas"]["FigureView"];
+            left: components["schemas"]["FigureView"];
+            rate: components["schemas"]["FigureView"];
+            reaches: boolean;
+            rest: components["schemas"]["FigureView"];
             share: components["schemas"]["FigureView"];
-            spread: components["schemas"]["FigureView"];
         };
         Value: {
             /** Format: double */
@@ -3731,6 +4012,36 @@ export interface operations {
             };
         };
     };
+    build: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BuildUpForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HeadView"];
+                };
+            };
+        };
+    };
     editLayer: {
         parameters: {
             query?: never;
@@ -3833,6 +4144,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Proposal"][];
+                };
+            };
+        };
+    };
+    buildUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BuildUpStage"];
                 };
             };
         };
@@ -4708,6 +5042,26 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+        };
+    };
+    systems: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SystemForm"][];
                 };
             };
         };

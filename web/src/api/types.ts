@@ -15,6 +15,7 @@ export interface Stages {
   survey: Schemas['SurveyStage'];
   prep: Schemas['PrepStage'];
   layer: Schemas['LayerStage'];
+  'build-up': Schemas['BuildUpStage'];
   service: Schemas['ServiceStage'];
 }
 /** A zone's head, and one stage of it, as one. */
@@ -23,12 +24,14 @@ export type Staged<K extends keyof Stages> = Omit<ZoneHead, 'report'> &
 export type SurveyZone = Staged<'survey'>;
 export type PrepZone = Staged<'prep'>;
 export type LayerZone = Staged<'layer'>;
+export type BuildUpZone = Staged<'build-up'>;
 export type ServiceZone = Staged<'service'>;
 export type JobForm = Schemas['JobForm'];
 export type JobFile = Schemas['JobFile'];
 export type ZoneForm = Schemas['ZoneForm'];
 export type ZoneReport = Schemas['ZoneReport'];
 export type LayerForm = Schemas['LayerForm'];
+export type BuildUpForm = Schemas['BuildUpForm'];
 export type Buying = Schemas['Buying'];
 export type LayerReport = Schemas['LayerReport'];
 export type LayerView = Schemas['LayerView'];

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { JobHead, Stages, ZoneHead } from '../api/types';
+  import BuildStage from '../stage/build/BuildStage.svelte';
   import HistoryStage from '../stage/care/HistoryStage.svelte';
   import ServiceStage from '../stage/care/ServiceStage.svelte';
   import PlanStage from '../stage/floor/PlanStage.svelte';
@@ -24,7 +25,7 @@
   const past = $derived(chosen === 'history' || chosen.startsWith('film-'));
   const isLayer = $derived(
     !past &&
-      !['slab', 'prep', 'service', 'plan'].includes(chosen) &&
+      !['slab', 'prep', 'service', 'plan', 'build-up'].includes(chosen) &&
       zone.report.strata.some((s) => s.id === chosen),
   );
   const kind = $derived<keyof Stages | null>(
@@ -34,9 +35,11 @@
         ? 'survey'
         : chosen === 'prep'
           ? 'prep'
-          : isLayer
-            ? 'layer'
-            : 'service',
+          : chosen === 'build-up'
+            ? 'build-up'
+            : isLayer
+              ? 'layer'
+              : 'service',
   );
   const path = $derived(kind && desk.path(zone.id, kind, chosen));
   $effect(() => (path ? desk.want(path) : undefined));
@@ -50,6 +53,9 @@
 {:else if kind === 'prep'}
   {@const staged = desk.staged(zone, 'prep')}
   {#if staged}<PrepStage {desk} {job} zone={staged} {section} />{/if}
+{:else if kind === 'build-up'}
+  {@const staged = desk.staged(zone, 'build-up')}
+  {#if staged}{#key zone.id}<BuildStage {desk} {job} zone={staged} />{/key}{/if}
 {:else if kind === 'layer'}
   {@const staged = desk.staged(zone, 'layer', chosen)}
   {@const layer = staged?.report.layers[0]}

@@ -3,6 +3,7 @@ import * as api from '../api/client';
 import { ApiProblem, asProblem, ask } from '../api/call';
 import { smaller } from '../parts/picture';
 import type {
+  BuildUpForm,
   CycleForm,
   FigureView,
   Finding,
@@ -253,6 +254,14 @@ export class JobDesk {
     // whoever added it goes there next: what is looked at now is not waited for
     const added = api.addZone(this.#id, key, this.version, form);
     await this.#take(added, `Zone ${form.name} added`, false);
+  }
+
+  /** Everything that goes on in the zone's cycle. */
+  async build(zoneId: string, key: string, form: BuildUpForm): Promise<void> {
+    await this.#take(
+      api.build({ jobId: this.#id, zoneId }, key, this.version, form),
+      'What goes on was changed',
+    );
   }
 
   async editZone(zoneId: string, key: string, form: ZoneForm): Promise<void> {

@@ -39,6 +39,10 @@
       <stop offset="0.7" stop-color="#000" stop-opacity="0.06" />
       <stop offset="1" stop-color="#000" stop-opacity="0.46" />
     </linearGradient>
+    <linearGradient id="{id}-soak" x2="0" y2="1">
+      <stop offset="0" stop-color="var(--stain)" />
+      <stop offset="1" stop-color="var(--stain)" stop-opacity="0" />
+    </linearGradient>
     <clipPath id="{id}-slab"><path d={drum(slab?.top ?? 0, slab?.height ?? 0)} /></clipPath>
   </defs>
 
@@ -58,6 +62,9 @@
         {#each chips(seedOf(name), width, slice.top + lip * 0.9, slice.height - 2, 3) as d, i (i)}
           <path class="chip-{i}" {d} />
         {/each}
+      {:else if slice.stratum.kind === 'STAIN'}
+        <!-- it has no body: it fades into what it soaked into -->
+        <path class="soaked" fill="url(#{id}-soak)" d={drum(slice.top, slice.height + 26)} />
       {:else if slice.stratum.kind === 'PREP'}
         <path
           class="tooth"
@@ -133,6 +140,24 @@
     fill: var(--flake);
   }
 
+  .solid[data-kind='STAIN'],
+  .lid[data-kind='STAIN'],
+  .solid[data-kind='ANTIQUE'],
+  .lid[data-kind='ANTIQUE'] {
+    fill: var(--stain);
+  }
+
+  .solid[data-kind='BASE'],
+  .lid[data-kind='BASE'],
+  .solid[data-kind='OVERLAY'],
+  .lid[data-kind='OVERLAY'] {
+    fill: var(--base);
+  }
+
+  .solid[data-kind='SEALER'],
+  .lid[data-kind='SEALER'],
+  .solid[data-kind='FINISH'],
+  .lid[data-kind='FINISH'],
   .solid[data-kind='CLEAR'],
   .lid[data-kind='CLEAR'],
   .solid[data-kind='SERVICE'],

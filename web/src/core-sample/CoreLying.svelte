@@ -119,6 +119,14 @@
     background: var(--primer);
   }
 
+  a[data-real='true']:is([data-kind='STAIN'], [data-kind='ANTIQUE']) {
+    background: var(--stain);
+  }
+
+  a[data-real='true']:is([data-kind='BASE'], [data-kind='OVERLAY']) {
+    background: var(--base);
+  }
+
   a[data-real='true'][data-kind='BODY'] {
     background: var(--body);
   }

@@ -3,7 +3,7 @@
   import type { Stratum } from '../api/types';
   import Mark from '../parts/Mark.svelte';
   import CoreDrawing from './CoreDrawing.svelte';
-  import { slices } from './draw';
+  import { coreOf, rowOf, slices } from './draw';
 
   interface Props {
     jobId: string;
@@ -16,10 +16,10 @@
   let { jobId, zoneId, name, strata, chosen }: Props = $props();
 
   const WIDTH = 78;
-  const HEIGHT = 420;
-  const ROW = 62;
   const LIP = WIDTH * 0.13;
 
+  const HEIGHT = $derived(coreOf(strata.length));
+  const ROW = $derived(rowOf(strata.length));
   const cut = $derived(slices(strata, HEIGHT));
   const rowsTop = $derived(Math.max(0, (HEIGHT - ROW * strata.length) / 2));
   const centre = (i: number) => rowsTop + (strata.length - 1 - i) * ROW + ROW / 2;

@@ -59,6 +59,16 @@
     fill: var(--primer);
   }
 
+  [data-kind='STAIN'],
+  [data-kind='ANTIQUE'] {
+    fill: var(--stain);
+  }
+
+  [data-kind='BASE'],
+  [data-kind='OVERLAY'] {
+    fill: var(--base);
+  }
+
   [data-kind='BODY'] {
     fill: var(--body);
   }

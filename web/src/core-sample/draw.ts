@@ -34,6 +34,9 @@ export function heightOf(stratum: Stratum): number {
       return SERVICE;
     case 'BROADCAST':
       return 24;
+    case 'STAIN':
+    case 'ANTIQUE':
+      return 12;
     default:
       return THINNEST + 7 * Math.log2(1 + stratum.filmUm / 60);
   }
@@ -50,6 +53,10 @@ export function isReal(stratum: Stratum): boolean {
     ? stratum.mark === 'GO' || stratum.mark === 'OVERDUE'
     : !NOT_YET.has(stratum.mark);
 }
+
+/** Height of the whole core, so that every layer has a row beside it. */
+export const rowOf = (strata: number): number => (strata > 8 ? 52 : 62);
+export const coreOf = (strata: number): number => Math.max(420, strata * rowOf(strata));
 
 /** From the top down; the slab takes what is left of `total`. */
 export function slices(strata: readonly Stratum[], total: number): Slice[] {

@@ -35,7 +35,7 @@
       <input
         {id}
         bind:value
-        inputmode={unit === '' ? 'decimal' : 'text'}
+        inputmode={unit === '' && !field.words ? 'decimal' : 'text'}
         autocomplete="off"
         aria-describedby={describedby}
         aria-invalid={invalid}

@@ -2,7 +2,6 @@
   import type { JobHead, LayerReport, LayerZone } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
-  import { known } from '../../app/reference.svelte';
   import WhyEntry from '../../app/WhyEntry.svelte';
   import Button from '../../parts/Button.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
@@ -20,12 +19,12 @@
   let mixing = $state(false);
   let values = $state<Record<string, string>>({});
   const sending = new Logging();
-  const fields = $derived(known.view?.batch ?? []);
-  const liquid = $derived(layer.sheet.liquid !== undefined);
+  const fields = $derived(layer.batchFields);
+  const thrown = $derived(layer.role === 'BROADCAST');
 
   function start() {
     values = {
-      volume: layer.batching?.eachVolume.text ?? '',
+      [fields[0]?.id ?? '']: layer.batching?.eachVolume.text ?? layer.split?.each.text ?? '',
       area: layer.batching?.eachArea.text ?? '',
     };
     mixing = true;
@@ -58,19 +57,17 @@
       {/each}
     {/if}
     <div class="buttons">
-      {#if liquid}
-        {#if mixing}
-          <Button kind="main" disabled={sending.busy} onclick={() => void log('BATCH')}
-            >Save batch</Button
-          >
-          <Button kind="quiet" onclick={() => (mixing = false)}>Not now</Button>
-        {:else}
-          <Button kind="main" onclick={start}>Batch mixed</Button>
-        {/if}
+      {#if mixing}
+        <Button kind="main" disabled={sending.busy} onclick={() => void log('BATCH')}
+          >Save batch</Button
+        >
+        <Button kind="quiet" onclick={() => (mixing = false)}>Not now</Button>
+      {:else}
+        <Button kind="main" onclick={start}>{thrown ? 'Bay thrown' : 'Batch mixed'}</Button>
       {/if}
       {#if !mixing}
         <Button disabled={sending.busy} onclick={() => void log('COAT')}
-          >{liquid ? 'Coat done' : 'Flake thrown'}</Button
+          >{thrown ? 'All thrown' : 'Coat done'}</Button
         >
       {/if}
     </div>

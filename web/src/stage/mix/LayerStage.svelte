@@ -6,10 +6,13 @@
   import Mark from '../../parts/Mark.svelte';
   import { when } from '../../parts/time';
   import FindingRow from '../survey/FindingRow.svelte';
-  import { shelfHref } from '../../app/route.svelte';
+  import { jobHref, shelfHref } from '../../app/route.svelte';
+  import StagingList from '../prep/StagingList.svelte';
+  import StepRow from '../prep/StepRow.svelte';
   import BatchTable from './BatchTable.svelte';
   import ClockLadder from './ClockLadder.svelte';
   import KitList from './KitList.svelte';
+  import LayerColour from './LayerColour.svelte';
   import LayerDone from './LayerDone.svelte';
   import LayerPlan from './LayerPlan.svelte';
   import LayerUsed from './LayerUsed.svelte';
@@ -24,13 +27,17 @@
   let { desk, job, zone, layer }: Props = $props();
   const stood = $derived(zone.report.conduct);
   const buying = $derived(zone.buying);
-  const role = $derived(zone.report.strata.find((s) => s.id === layer.id)?.title ?? '');
+  const sheetOf = (id: string) => zone.sheet.steps.find((s) => s.id === id);
+  const inHand = $derived(layer.steps.filter((s) => s.progress === 'OPEN' && s.timed));
+  const wanted = $derived(inHand.some((s) => (sheetOf(s.id)?.missing.length ?? 0) > 0));
+  const stages = { BATCH: 'Batch', COAT: 'Coat', GATE: 'Gate' } as Record<string, string>;
 </script>
 
 <header>
-  <h1>{role}</h1>
+  <h1>{layer.title}</h1>
   <Mark mark={layer.mark} />
   <a href={shelfHref(layer.sheet.slug)}>{layer.sheet.name}</a>
+  <a class="change" href={jobHref(job.id, zone.id, 'build-up')}>Change what goes on</a>
 </header>
 {#if layer.against.length > 0}
   <h2>Against putting it on now</h2>
@@ -43,11 +50,8 @@
 {/if}
 {#each stood as entry (entry.key)}
   <h2>
-    {entry.kind === 'BATCH' ? 'Batch' : 'Coat'} of {when(
-      new Date(entry.at),
-      job.facts.timeZone,
-      appClock.now,
-    )}: what stood against it
+    {stages[entry.kind] ?? 'Step'} of {when(new Date(entry.at), job.facts.timeZone, appClock.now)}:
+    what stood against it
   </h2>
   {#if entry.why}<p class="aside">{entry.by}: {entry.why}</p>{/if}
   <ul>
@@ -102,6 +106,23 @@
 
 <div class="columns">
   <div>
+    {#if zone.sheet.staging.length > 0 && layer.started !== 'COATED'}
+      <StagingList {desk} {zone} things={zone.sheet.staging} {wanted} />
+    {/if}
+    <ol>
+      {#each layer.steps as step, i (`${step.id} ${step.round}`)}
+        {#snippet coat()}<LayerDone {desk} {job} {zone} {layer} />{/snippet}
+        <StepRow
+          {desk}
+          {job}
+          {zone}
+          {step}
+          n={i + 1}
+          sheet={sheetOf(step.id)}
+          logging={step.coat ? coat : undefined}
+        />
+      {/each}
+    </ol>
     {#if layer.batching}
       <BatchTable batching={layer.batching} clocks={layer.clocks} mixing={layer.mixing} />
     {:else if layer.split}
@@ -124,7 +145,7 @@
   </div>
   <div>
     <LayerPlan {desk} {job} {zone} {layer} />
-    <LayerDone {desk} {job} {zone} {layer} />
+    <LayerColour {desk} {job} {zone} {layer} />
     {#if layer.clocks.length > 0}
       <ClockLadder clocks={layer.clocks} timeZone={job.facts.timeZone} started={layer.started} />
     {/if}
@@ -178,6 +199,14 @@
     font: 500 15px var(--figures);
     color: var(--ink-soft);
     margin-block-start: 2px;
+  }
+
+  .change {
+    margin-inline-start: auto;
+  }
+
+  ol {
+    margin-block-end: 14px;
   }
 
   .columns {

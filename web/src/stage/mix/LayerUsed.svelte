@@ -19,24 +19,26 @@
       <span style:inline-size="{share}%"></span>
     </div>
     <dl>
-      <dt>mixed so far</dt>
+      <dt>used so far</dt>
       <dd>
-        <FigureButton figure={used.mixed} /> of <FigureButton figure={layer.amount} />,
+        <FigureButton figure={used.amount} /> of <FigureButton figure={layer.amount} />,
         <FigureButton figure={used.share} />
       </dd>
       <dt>covered so far</dt>
       <dd><FigureButton figure={used.covered} /> of <FigureButton figure={zone.report.area} /></dd>
-      <dt>spread rate so far</dt>
-      <dd><FigureButton figure={used.spread} />, the sheet says {used.asked}</dd>
-      <dt>all of it at this rate</dt>
+      <dt>{used.rate.label}</dt>
+      <dd><FigureButton figure={used.rate} />, the sheet says {used.asked}</dd>
+      <dt>the rest at this rate</dt>
       <dd>
-        <FigureButton figure={used.atThisRate} />, planned <FigureButton figure={layer.amount} />
+        <FigureButton figure={used.rest} />; <FigureButton figure={used.left} /> is left of the plan:
+        <b>{used.reaches ? 'it will reach' : 'it will not reach'}</b>
       </dd>
     </dl>
-  {:else if layer.sheet.liquid}
-    <p>Planned <FigureButton figure={layer.amount} />. No batch was logged yet.</p>
   {:else}
-    <p>Planned <FigureButton figure={layer.amount} />. What was thrown is not weighed here.</p>
+    <p>
+      Planned <FigureButton figure={layer.amount} />, the sheet says {layer.asked}. Nothing was
+      logged yet.
+    </p>
   {/if}
 </section>
 

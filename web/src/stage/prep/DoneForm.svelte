@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobHead, StepReport, StepSheet, PrepZone } from '../../api/types';
+  import type { JobHead, StepReport, StepSheet, ZoneHead } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
@@ -13,7 +13,7 @@
   interface Props {
     desk: JobDesk;
     job: JobHead;
-    zone: PrepZone;
+    zone: ZoneHead;
     step: StepReport;
     sheet: StepSheet;
   }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { GateReport, JobHead, StepReport, PrepZone } from '../../api/types';
+  import type { GateReport, JobHead, StepReport, ZoneHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import WhyEntry from '../../app/WhyEntry.svelte';
@@ -13,7 +13,7 @@
   interface Props {
     desk: JobDesk;
     job: JobHead;
-    zone: PrepZone;
+    zone: ZoneHead;
     gate: GateReport;
     progress: StepReport['progress'];
   }

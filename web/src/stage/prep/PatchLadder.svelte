@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobHead, Ladder, StepReport, PrepZone } from '../../api/types';
+  import type { JobHead, Ladder, StepReport, ZoneHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import Button from '../../parts/Button.svelte';
@@ -13,7 +13,7 @@
   interface Props {
     desk: JobDesk;
     job: JobHead;
-    zone: PrepZone;
+    zone: ZoneHead;
     step: StepReport;
     ladders: Ladder[];
   }

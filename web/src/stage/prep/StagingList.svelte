@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { StagingThing, PrepZone } from '../../api/types';
+  import type { StagingThing, ZoneHead } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { Logging } from '../../app/logging.svelte';
   import { person } from '../../app/person.svelte';
@@ -9,7 +9,7 @@
 
   interface Props {
     desk: JobDesk;
-    zone: PrepZone;
+    zone: ZoneHead;
     things: StagingThing[];
     /** Whether a step in hand still waits for some of it. */
     wanted: boolean;

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { JobHead, StepReport, StepSheet, PrepZone } from '../../api/types';
+  import type { Snippet } from 'svelte';
+  import type { JobHead, StepReport, StepSheet, ZoneHead } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import Mark from '../../parts/Mark.svelte';
@@ -16,13 +17,15 @@
   interface Props {
     desk: JobDesk;
     job: JobHead;
-    zone: PrepZone;
+    zone: ZoneHead;
     step: StepReport;
     n: number;
     sheet: StepSheet | undefined;
+    /** How it is logged, where that is not as any step. */
+    logging?: Snippet | undefined;
   }
 
-  let { desk, job, zone, step, n, sheet }: Props = $props();
+  let { desk, job, zone, step, n, sheet, logging }: Props = $props();
 
   const now = $derived(stands(step));
   const ladder = $derived((sheet?.ladders.length ?? 0) > 0);
@@ -55,7 +58,7 @@
       {/if}
       <div class="acts">
         <StepTimer {desk} {job} {zone} {step} {sheet} />
-        {#if sheet && (sheet.effort.amount || !step.gate)}<DoneForm
+        {#if logging}{@render logging()}{:else if sheet && (sheet.effort.amount || !step.gate)}<DoneForm
             {desk}
             {job}
             {zone}
@@ -80,7 +83,9 @@
         {#if sheet && ladder}
           <PatchLadder {desk} {job} {zone} {step} ladders={sheet.ladders} />
         {/if}
-        {#if sheet && step.progress === 'WAITING' && (sheet.effort.amount || !step.gate)}
+        {#if logging && step.progress === 'WAITING'}
+          {@render logging()}
+        {:else if sheet && step.progress === 'WAITING' && (sheet.effort.amount || !step.gate)}
           <DoneForm {desk} {job} {zone} {step} {sheet} />
         {/if}
         {#if step.gate && !ladder && step.progress === 'DONE'}

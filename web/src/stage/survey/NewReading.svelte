@@ -17,7 +17,10 @@
 
   let { desk, job, zone, first = { method: '', place: '' }, onclose }: Props = $props();
 
-  const methods = $derived(known.view?.methods ?? []);
+  /** Those that tell anything of a floor made of this. */
+  const methods = $derived(
+    (known.view?.methods ?? []).filter((m) => m.substrates.includes(zone.facts.substrate)),
+  );
   const tallies = $derived(zone.report.survey.tallies);
 
   // svelte-ignore state_referenced_locally

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import openslab.core.Stories;
-import openslab.core.buildup.Candidate;
+import openslab.core.system.Candidate;
 import openslab.core.floor.Ell;
 import openslab.core.job.CandidateReport;
 import openslab.core.job.LayerChoice;

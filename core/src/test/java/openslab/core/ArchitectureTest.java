@@ -26,7 +26,7 @@ public class ArchitectureTest {
             "course",
             "prep",
             "product",
-            "buildup",
+            "system",
             "mix",
             "cure",
             "care",

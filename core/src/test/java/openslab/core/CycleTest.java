@@ -18,7 +18,7 @@ import openslab.core.job.CycleReport;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogGuard;
 import openslab.core.job.Mark;
-import openslab.core.job.PrepReport;
+import openslab.core.job.StepReport;
 import openslab.core.job.Stratum;
 import openslab.core.job.ZoneReport;
 import openslab.core.product.Exposure;
@@ -68,7 +68,7 @@ public class CycleTest {
     private static List<String> open(ZoneReport report) {
         return report.prep().steps().stream()
                 .filter(s -> s.progress() != Progress.DONE)
-                .map(PrepReport.StepReport::id)
+                .map(StepReport::id)
                 .toList();
     }
 

@@ -15,8 +15,6 @@ import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import openslab.core.buildup.BuildUp;
-import openslab.core.buildup.Film;
 import openslab.core.care.Reseal;
 import openslab.core.cure.CureTime;
 import openslab.core.cure.EquivalentAge;
@@ -36,15 +34,19 @@ import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
 import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
-import openslab.core.product.Liquid;
+import openslab.core.product.OnePart;
 import openslab.core.product.ProductSheet;
+import openslab.core.product.Spread;
 import openslab.core.product.TemperatureCurve;
+import openslab.core.product.TwoPart;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
+import openslab.core.system.BuildUp;
+import openslab.core.system.Film;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -59,8 +61,7 @@ public class MixAndCureTest {
     @Test(dataProvider = "films")
     public void film_is_geometry_and_solids(Cases c) {
         Unit unit = c.text("unit").equals("m²/L") ? Unit.SQUARE_METRE_PER_LITRE : Unit.SQUARE_FOOT_PER_GALLON;
-        var liquid =
-                new Liquid(1, 0, 1, 0, c.number("solids_pct") / 100, unit.toBase(c.number("spread")), Liquid.Part.A);
+        var liquid = new OnePart(1, c.number("solids_pct") / 100, Spread.of(unit.toBase(c.number("spread"))));
         assertEquals(Unit.MIL.fromBase(Film.wet(liquid, US).base()), c.number("wet_mil"), c.number("tolerance"));
         assertEquals(Unit.MIL.fromBase(Film.dry(liquid, US).base()), c.number("dry_mil"), c.number("tolerance"));
     }
@@ -250,12 +251,13 @@ public class MixAndCureTest {
                 sheet.slug(),
                 sheet.name(),
                 sheet.role(),
-                sheet.liquid(),
-                sheet.broadcast(),
+                sheet.material(),
                 sheet.limits(),
                 sheet.clocks(),
                 kits,
                 sheet.resealYears(),
+                sheet.traits(),
+                sheet.handling(),
                 sheet.advice());
     }
 
@@ -264,7 +266,7 @@ public class MixAndCureTest {
         // by hand: 100 m² at 1 m²/min, pot life 40 min, four fifths of it: 32 m² a batch, so 4 batches of 25 m²;
         // 25 / 4 m²/L · 1.1 = 6.875 L, of which A is two thirds 4.5833 L = 5.1792 kg at 1.13, B 2.2917 L = 2.3375 kg at
         // 1.02
-        var liquid = new Liquid(2, 1, 1.13, 1.02, 1, 4, Liquid.Part.B);
+        var liquid = Stories.twoPart(2, 1.13, 1.02, 4, TwoPart.First.B);
         var sheet = Stories.liquid("Body", LayerRole.BODY, 4, Map.of());
         Figure life = CureTime.of(sheet, Clock.POT_LIFE, 20, US).minutes().orElseThrow();
         Batching plan = Batching.plan(100, liquid, life, Crew.DEFAULT, US);
@@ -287,7 +289,7 @@ public class MixAndCureTest {
     public void no_batch_outlives_its_pot_life() {
         var random = new Random(3);
         for (int i = 0; i < 500; i++) {
-            var liquid = new Liquid(1 + random.nextInt(3), 1, 1.1, 1.0, 1, 2 + 8 * random.nextDouble(), Liquid.Part.A);
+            var liquid = Stories.twoPart(1 + random.nextInt(3), 1.1, 1.0, 2 + 8 * random.nextDouble(), TwoPart.First.A);
             var crew = new Crew(0.2 + 2 * random.nextDouble(), 0.3 + 0.7 * random.nextDouble(), 0.1);
             double area = 1 + 500 * random.nextDouble();
             var sheet = Stories.liquid("Body", LayerRole.BODY, 4, Map.of());
@@ -307,7 +309,7 @@ public class MixAndCureTest {
     public void flake_is_split_into_equal_bays() {
         // STANDARDS 11.3: 500 ft² at 0.12 lb/ft² is 60 lb, two boxes of 40; over 3 bays 20 lb each, allowance left out
         var crew = new Crew(1, 0.8, 0);
-        var flake = new Broadcast(Unit.POUND_PER_SQUARE_FOOT.toBase(0.12));
+        var flake = new Broadcast(Unit.POUND_PER_SQUARE_FOOT.toBase(0.12), true);
         double areaM2 = Unit.SQUARE_FOOT.toBase(500);
         Figure amount = TakeOff.mass(areaM2, flake, crew, US);
         assertEquals(Unit.POUND.fromBase(amount.base()), 60, 1e-9);
@@ -316,7 +318,7 @@ public class MixAndCureTest {
         var life = CureTime.of(Stories.liquid("B", LayerRole.BODY, 4, Map.of()), Clock.POT_LIFE, 20, US);
         var bays = Batching.plan(
                         90,
-                        new Liquid(2, 1, 1, 1, 1, 4, Liquid.Part.A),
+                        Stories.twoPart(2, 1, 1, 4, TwoPart.First.A),
                         life.minutes().orElseThrow(),
                         Crew.DEFAULT,
                         US)

@@ -19,7 +19,7 @@ import openslab.core.course.Step;
 import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
 import openslab.core.job.Mark;
-import openslab.core.job.PrepReport;
+import openslab.core.job.StepReport;
 import openslab.core.prep.Condition;
 import openslab.core.prep.PrepMethod;
 import openslab.core.prep.PrepMethods;
@@ -166,7 +166,7 @@ public class PrepTest {
     private static List<Progress> states(Stories story) {
         return story.at(3).prep().steps().stream()
                 .filter(s -> s.gate().isPresent())
-                .map(PrepReport.StepReport::progress)
+                .map(StepReport::progress)
                 .toList();
     }
 

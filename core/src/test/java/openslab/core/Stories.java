@@ -19,25 +19,31 @@ import openslab.core.floor.plan.Doubt;
 import openslab.core.floor.plan.Flaws;
 import openslab.core.job.Cycle;
 import openslab.core.job.CycleKind;
+import openslab.core.job.KnownGates;
+import openslab.core.job.KnownWorks;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.mix.Crew;
-import openslab.core.prep.PrepMethods;
 import openslab.core.prep.SiteLimits;
-import openslab.core.prep.Works;
 import openslab.core.prep.repair.PatchLimits;
 import openslab.core.product.Advice;
 import openslab.core.product.Broadcast;
+import openslab.core.product.Chemistry;
 import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
+import openslab.core.product.Handling;
 import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Liquid;
+import openslab.core.product.Material;
 import openslab.core.product.ProductSheet;
+import openslab.core.product.Spread;
 import openslab.core.product.TemperatureCurve;
+import openslab.core.product.Traits;
+import openslab.core.product.TwoPart;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Limits;
@@ -70,7 +76,7 @@ public final class Stories {
     }
 
     public static LayerChoice layer(String id, ProductSheet sheet) {
-        return new LayerChoice(id, sheet, Optional.empty());
+        return LayerChoice.of(id, sheet, Optional.empty());
     }
 
     /** Every time twice as long at 10 °C as at 20 °C, half at 30 °C. */
@@ -85,13 +91,25 @@ public final class Stories {
                 name.toLowerCase(java.util.Locale.ROOT),
                 name,
                 role,
-                Optional.of(new Liquid(2, 1, 1.13, 1.02, 1, spread, Liquid.Part.B)),
-                Optional.empty(),
+                twoPart(2, 1.13, 1.02, spread, TwoPart.First.B),
                 Optional.of(LIMITS),
                 clocks,
                 List.of(new Kit("small", 5, 10_000), new Kit("large", 12, 20_000)),
                 reseal,
+                Traits.SILENT,
+                Handling.SILENT,
                 Advice.NONE);
+    }
+
+    /** So many parts of A to one of B, all of it solids. */
+    public static TwoPart twoPart(double parts, double densityA, double densityB, double spread, TwoPart.First first) {
+        return new TwoPart(
+                new Liquid.Part("A", parts, densityA),
+                new Liquid.Part("B", 1, densityB),
+                Optional.empty(),
+                1,
+                Spread.of(spread),
+                first);
     }
 
     public static ProductSheet flake() {
@@ -99,12 +117,38 @@ public final class Stories {
                 "flake",
                 "Flake",
                 LayerRole.BROADCAST,
-                Optional.empty(),
-                Optional.of(new Broadcast(0.6)),
+                new Broadcast(0.6, true),
                 Optional.empty(),
                 Map.of(),
                 List.of(new Kit("box", 18, 12_000)),
                 Map.of(),
+                Traits.SILENT,
+                Handling.SILENT,
+                Advice.NONE);
+    }
+
+    /** A sheet of any material, which says little besides. */
+    public static ProductSheet of(Material material, Chemistry chemistry) {
+        var traits = new Traits(
+                chemistry,
+                java.util.Set.of(),
+                java.util.Set.of(),
+                java.util.Set.of(),
+                Traits.Opacity.UNSAID,
+                Traits.Gloss.UNSAID,
+                Traits.Odour.UNSAID,
+                0);
+        return new ProductSheet(
+                chemistry.name().toLowerCase(java.util.Locale.ROOT),
+                chemistry.label(),
+                LayerRole.SEALER,
+                material,
+                Optional.of(LIMITS),
+                Map.of(Clock.RECOAT_OPENS, curve(10, 720, 30, 360)),
+                List.of(),
+                Map.of(),
+                traits,
+                Handling.SILENT,
                 Advice.NONE);
     }
 
@@ -161,7 +205,7 @@ public final class Stories {
 
     public Stories gate(double hours, String gate, String values) {
         return entry(
-                LogEntry.Kind.GATE, gate, "", hours, PrepMethods.gateFields().get(gate), values);
+                LogEntry.Kind.GATE, gate, "", hours, KnownGates.fields(gate).orElseThrow(), values);
     }
 
     public Stories coat(double hours, String layer) {
@@ -169,7 +213,12 @@ public final class Stories {
     }
 
     public Stories batch(double hours, String layer, String values) {
-        return entry(LogEntry.Kind.BATCH, layer, "", hours, LogEntry.BATCH_FIELDS, values);
+        Material material = cycles.get(cycles.size() - 1).layers().stream()
+                .filter(l -> l.id().equals(layer))
+                .map(l -> l.sheet().material())
+                .findFirst()
+                .orElseThrow();
+        return entry(LogEntry.Kind.BATCH, layer, "", hours, LogEntry.batchFields(material), values);
     }
 
     public Stories strike(double hours, LogEntry entry) {
@@ -297,7 +346,12 @@ public final class Stories {
 
     public Stories done(double hours, String step, String values) {
         return entry(
-                LogEntry.Kind.DONE, step, "", hours, Works.ofStep("step", step).doneFields(), values);
+                LogEntry.Kind.DONE,
+                step,
+                "",
+                hours,
+                KnownWorks.ofStep("step", step).doneFields(),
+                values);
     }
 
     public Stories tick(double hours, String thing) {
@@ -334,7 +388,7 @@ public final class Stories {
         return START.plus(Duration.ofMinutes(Math.round(hours * 60)));
     }
 
-    private Stories entry(
+    public Stories entry(
             LogEntry.Kind kind, String subject, String place, double hours, List<Field> fields, String values) {
         var read = Field.parseAll("values", fields, typed(values), UnitSystem.METRIC);
         log.add(new LogEntry(UUID.randomUUID().toString(), kind, subject, place, moment(hours), "Wren", "", read)

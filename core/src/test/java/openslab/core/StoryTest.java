@@ -33,9 +33,11 @@ import openslab.core.job.ZoneReport;
 import openslab.core.product.Advice;
 import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
+import openslab.core.product.Handling;
 import openslab.core.product.LayerRole;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.TemperatureCurve;
+import openslab.core.product.Traits;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.UnitSystem;
@@ -308,7 +310,7 @@ public class StoryTest {
 
     private static Stories planned(double hours) {
         List<LayerChoice> layers = new ArrayList<>(Stories.epoxyWithFlake());
-        layers.set(0, new LayerChoice("primer", layers.get(0).sheet(), Optional.of(Stories.moment(hours))));
+        layers.set(0, LayerChoice.of("primer", layers.get(0).sheet(), Optional.of(Stories.moment(hours))));
         return ready().layers(layers);
     }
 
@@ -339,7 +341,7 @@ public class StoryTest {
     public void a_planned_start_moves_what_stands_on_it() {
         List<LayerChoice> layers = new ArrayList<>(Stories.epoxyWithFlake());
         Instant planned = Stories.moment(100);
-        layers.set(1, new LayerChoice("body", layers.get(1).sheet(), Optional.of(planned)));
+        layers.set(1, LayerChoice.of("body", layers.get(1).sheet(), Optional.of(planned)));
         var report = ready().layers(layers).coat(PRIMER, "primer").at(12);
         assertEquals(report.layers().get(1).started(), LayerReport.Started.PLANNED);
         assertEquals(report.layers().get(2).start(), Optional.of(planned));
@@ -359,12 +361,13 @@ public class StoryTest {
                 "clear",
                 "Clear",
                 LayerRole.CLEAR,
-                full.liquid(),
-                full.broadcast(),
+                full.material(),
                 full.limits(),
                 clocks,
                 List.of(),
                 Map.of(),
+                Traits.SILENT,
+                Handling.SILENT,
                 Advice.NONE);
         var report = ready().layers(List.of(Stories.layer("clear", silent)))
                 .coat(PRIMER, "clear")
@@ -374,37 +377,6 @@ public class StoryTest {
         assertTrue(JobBuying.of(List.of(report), UnitSystem.US).get(0).cover().isEmpty());
         // no light-foot time: nobody may rely on it, so it stays wet
         assertEquals(report.layers().get(0).mark(), Mark.WET);
-    }
-
-    @Test
-    public void a_sheet_is_either_poured_or_thrown() {
-        var liquid = Stories.liquid("Clear", LayerRole.CLEAR, 5, Map.of());
-        org.testng.Assert.assertThrows(
-                IllegalArgumentException.class,
-                () -> new ProductSheet(
-                        "x",
-                        "X",
-                        LayerRole.CLEAR,
-                        liquid.liquid(),
-                        Stories.flake().broadcast(),
-                        Optional.empty(),
-                        Map.of(),
-                        List.of(),
-                        Map.of(),
-                        Advice.NONE));
-        org.testng.Assert.assertThrows(
-                IllegalArgumentException.class,
-                () -> new ProductSheet(
-                        "x",
-                        "X",
-                        LayerRole.CLEAR,
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Map.of(),
-                        List.of(),
-                        Map.of(),
-                        Advice.NONE));
     }
 
     @Test

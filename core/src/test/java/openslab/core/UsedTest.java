@@ -43,11 +43,14 @@ public class UsedTest {
                         liquid(),
                         UnitSystem.METRIC)
                 .orElseThrow();
-        assertEquals(used.mixed().value(), 5, 1e-12);
+        assertEquals(used.amount().value(), 5, 1e-12);
         assertEquals(used.covered().value(), 45, 1e-12);
         assertEquals(used.share().value(), 500 / 12.0, 1e-9);
-        assertEquals(used.spread().value(), 9, 1e-12);
-        assertEquals(used.atThisRate().value(), 10, 1e-12);
+        assertEquals(used.rate().value(), 9, 1e-12);
+        // 45 m² are left at 9 m²/L, 5 L, and 7 of the plan
+        assertEquals(used.rest().value(), 5, 1e-12);
+        assertEquals(used.left().value(), 7, 1e-12);
+        assertTrue(used.reaches());
         assertEquals(used.asked(), "8.00\u00a0m²/L");
         assertTrue(
                 Used.of(List.of(), planned(12), 90, liquid(), UnitSystem.METRIC).isEmpty());

@@ -158,7 +158,7 @@ public class ZoneReportTest {
                 .batch(PRIMER + 0.5, "primer", "volume=5 L area=40 m²");
         var report = story.at(PRIMER + 1);
         assertEquals(report.layers().get(0).batchesLogged(), 2);
-        assertEquals(report.layers().get(0).used().orElseThrow().mixed().value(), 11, 1e-9);
+        assertEquals(report.layers().get(0).used().orElseThrow().amount().value(), 11, 1e-9);
         var bars = report.clocks().stream()
                 .filter(c -> c.label().contains("bucket"))
                 .toList();

@@ -3,6 +3,7 @@ package openslab.server;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -276,5 +277,23 @@ public final class App implements AutoCloseable {
         String job = post("/api/jobs", jobForm(name)).body().path("id").asString();
         var answer = post("/api/jobs/" + job + "/zones", UUID.randomUUID(), 1, zoneForm("North bay"));
         return new Floor(job, answer.body().path("zones").path(0).path("id").asString());
+    }
+
+    /** A floor of a metric job, with this zone. */
+    Floor floor(String name, Map<String, Object> zone) {
+        var form = new java.util.TreeMap<String, Object>(jobForm(name));
+        form.put("units", "METRIC");
+        String job = post("/api/jobs", form).body().path("id").asString();
+        var answer = post("/api/jobs/" + job + "/zones", UUID.randomUUID(), 1, zone);
+        return new Floor(job, answer.body().path("zones").path(0).path("id").asString());
+    }
+
+    /** A resource of the tests, as text. */
+    static String text(String resource) {
+        try (var in = App.class.getResourceAsStream("/" + resource)) {
+            return new String(in.readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

@@ -232,7 +232,7 @@ public class CyclesTest {
         assertEquals(taken.status(), 201, taken.text());
         String id = taken.body().path("jobId").asString();
         JsonNode again = app.get("/api/job-files/" + id).body();
-        assertEquals(again.path("formatVersion").asInt(), 5);
+        assertEquals(again.path("formatVersion").asInt(), 6);
         for (int i = 0; i < file.path("zones").size(); i++) {
             JsonNode cycles = again.path("zones").get(i).path("cycles");
             assertEquals(cycles.size(), 1);

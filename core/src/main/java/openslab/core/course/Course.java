@@ -203,7 +203,17 @@ public record Course(List<Turn> turns, List<Misfit> misfits) {
             } else {
                 slot.did(deed);
                 slot.complete |= slot.step.gate().isEmpty() && slot.share(extent) == 1;
+                if (slot.complete && slot.step.proves()) {
+                    proved(slot);
+                }
             }
+        }
+
+        /** What came before it and asks for no gate is done too. */
+        private void proved(Slot slot) {
+            slots.subList(0, slots.indexOf(slot)).stream()
+                    .filter(s -> s.step.gate().isEmpty())
+                    .forEach(s -> s.complete = true);
         }
 
         /** The first unfinished turn that is meant and that no gate before it holds back; −1 where there is none. */
@@ -320,9 +330,14 @@ public record Course(List<Turn> turns, List<Misfit> misfits) {
         /** When the floor was last wet before this turn; empty where nothing says so. */
         private Optional<Instant> wetAt(int at) {
             return slots.subList(0, at).stream()
-                    .filter(s -> s.step.work().isWet())
+                    .filter(s -> s.step.work().isWet() || s.step.proves())
                     .flatMap(s -> s.last().stream())
                     .max(Comparator.naturalOrder());
+        }
+
+        /** When the step before it was done. */
+        private Optional<Instant> justBefore(int at) {
+            return at > 0 && slots.get(at - 1).complete ? slots.get(at - 1).last() : Optional.empty();
         }
 
         private String mayStart() {
@@ -374,7 +389,8 @@ public record Course(List<Turn> turns, List<Misfit> misfits) {
                 return Optional.empty();
             }
             Optional<Instant> begun = Optional.ofNullable(slot.begun).map(Deed::at);
-            Optional<Instant> wet = slot.step.onlyWaits() && !held ? wetAt(at) : Optional.empty();
+            Optional<Instant> wet =
+                    slot.step.onlyWaits() && !held ? wetAt(at).or(() -> justBefore(at)) : Optional.empty();
             return begun.or(() -> wet).map(from -> slot.step.waits().from(from, slab));
         }
     }

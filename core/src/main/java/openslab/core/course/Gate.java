@@ -31,6 +31,26 @@ public record Gate(
         fields = List.copyOf(fields);
     }
 
+    /** One look with two answers. @param passLabel what passes, as the choice and as the rule; {@code again} what is done where it fails */
+    public static Gate either(
+            String id, String title, String pass, String passLabel, String fail, String failLabel, String again) {
+        Field field = Field.choice(id, title, new Field.Choice(pass, passLabel), new Field.Choice(fail, failLabel));
+        return new Gate(
+                id,
+                title,
+                List.of(field),
+                passLabel.toLowerCase(java.util.Locale.ROOT),
+                again,
+                Source.commonPractice(""),
+                false,
+                v -> is(v, id, pass));
+    }
+
+    /** The same gate of a course among others. @param prefix what its id begins with there */
+    public Gate in(String prefix) {
+        return new Gate(prefix + id, title, fields, needed, again, source, ladder, passes);
+    }
+
     /** Whether {@code choice} was chosen for {@code field}. */
     public static boolean is(Map<String, Value> values, String field, String choice) {
         return values.get(field).typed().equals(choice);

@@ -2,6 +2,7 @@ package openslab.core.course;
 
 import java.util.List;
 import java.util.Optional;
+import openslab.core.course.work.Item;
 import openslab.core.course.work.Work;
 import openslab.core.quantity.Unit;
 
@@ -17,6 +18,7 @@ import openslab.core.quantity.Unit;
  * @param mix what is mixed for it
  * @param own how much of its work there is where that is not the whole floor or its edge, m² or m
  * @param closing whether repairs come before it
+ * @param proves whether its being done shows that everything was done that no gate before it asks for
  */
 public record Step(
         String id,
@@ -30,7 +32,8 @@ public record Step(
         List<String> again,
         Optional<Mix> mix,
         Optional<Double> own,
-        boolean closing) {
+        boolean closing,
+        boolean proves) {
     public Step {
         again = List.copyOf(again);
     }
@@ -48,20 +51,23 @@ public record Step(
                 List.of(),
                 Optional.empty(),
                 Optional.empty(),
+                false,
                 false);
     }
 
     /** Which of a course's steps of the same work it is. */
     public Step which(String name) {
-        return new Step(work.id() + "." + name, work, title, does, why, caution, gate, waits, again, mix, own, closing);
+        return new Step(
+                work.id() + "." + name, work, title, does, why, caution, gate, waits, again, mix, own, closing, proves);
     }
 
     public Step careful(String words) {
-        return new Step(id, work, title, does, why, words, gate, waits, again, mix, own, closing);
+        return new Step(id, work, title, does, why, words, gate, waits, again, mix, own, closing, proves);
     }
 
     public Step until(Gate passed) {
-        return new Step(id, work, title, does, why, caution, Optional.of(passed), waits, again, mix, own, closing);
+        return new Step(
+                id, work, title, does, why, caution, Optional.of(passed), waits, again, mix, own, closing, proves);
     }
 
     public Step dwells(double minutes) {
@@ -69,31 +75,61 @@ public record Step(
     }
 
     public Step waiting(Wait passes) {
-        return new Step(id, work, title, does, why, caution, gate, passes, again, mix, own, closing);
+        return new Step(id, work, title, does, why, caution, gate, passes, again, mix, own, closing, proves);
     }
 
     /** @param earlier ids of steps, in the order they are done */
     public Step failingRepeats(String... earlier) {
-        return new Step(id, work, title, does, why, caution, gate, waits, List.of(earlier), mix, own, closing);
+        return new Step(id, work, title, does, why, caution, gate, waits, List.of(earlier), mix, own, closing, proves);
     }
 
     public Step mixes(Mix mixed) {
-        return new Step(id, work, title, does, why, caution, gate, waits, again, Optional.of(mixed), own, closing);
+        return new Step(
+                id, work, title, does, why, caution, gate, waits, again, Optional.of(mixed), own, closing, proves);
     }
 
     /** @param amount m² or m */
     public Step over(double amount) {
-        return new Step(id, work, title, does, why, caution, gate, waits, again, mix, Optional.of(amount), closing);
+        return new Step(
+                id, work, title, does, why, caution, gate, waits, again, mix, Optional.of(amount), closing, proves);
     }
 
     /** @param words at the end of what is done */
     public Step adding(String words) {
-        return new Step(id, work, title, does + words, why, caution, gate, waits, again, mix, own, closing);
+        return new Step(id, work, title, does + words, why, caution, gate, waits, again, mix, own, closing, proves);
     }
 
     /** Repairs come before it. */
     public Step closes() {
-        return new Step(id, work, title, does, why, caution, gate, waits, again, mix, own, true);
+        return new Step(id, work, title, does, why, caution, gate, waits, again, mix, own, true, proves);
+    }
+
+    /** What went before it was done with it: nobody rolls what was not mixed. */
+    public Step proving() {
+        return new Step(id, work, title, does, why, caution, gate, waits, again, mix, own, closing, true);
+    }
+
+    /** The same step of a course among others. @param prefix what its ids begin with there */
+    public Step in(String prefix) {
+        return new Step(
+                prefix + id,
+                work,
+                title,
+                does,
+                why,
+                caution,
+                gate.map(g -> g.in(prefix)),
+                waits,
+                again.stream().map(a -> prefix + a).toList(),
+                mix,
+                own,
+                closing,
+                proves);
+    }
+
+    /** The same step, with this lying ready for it too. */
+    public Step with(List<Item> items) {
+        return new Step(id, work.with(items), title, does, why, caution, gate, waits, again, mix, own, closing, proves);
     }
 
     /** Whether it is the squares in which strengths are tried. */

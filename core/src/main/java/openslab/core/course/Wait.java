@@ -16,7 +16,7 @@ public sealed interface Wait {
     record Fixed(double minutes) implements Wait {
         @Override
         public Timer from(Instant began, SlabHistory slab) {
-            return new Timer(began, Optional.of(after(began, minutes)), Optional.empty());
+            return new Timer(began, Optional.of(after(began, minutes)), Optional.empty(), Optional.empty());
         }
 
         @Override
@@ -34,12 +34,37 @@ public sealed interface Wait {
             return new Timer(
                     began,
                     minutes.isPresent() ? Optional.of(after(began, minutes.getAsDouble())) : Optional.empty(),
+                    Optional.empty(),
                     Optional.empty());
         }
 
         @Override
         public String words() {
             return "as the slab has it";
+        }
+    }
+
+    /** Something has to be done while it lasts: too early and too late are as bad. */
+    record Window(Timing opens, Timing closes, String until) implements Wait {
+        @Override
+        public Timer from(Instant began, SlabHistory slab) {
+            OptionalDouble slabC = slab.nearest(began);
+            return new Timer(began, at(began, opens, slabC), Optional.empty(), at(began, closes, slabC));
+        }
+
+        private static Optional<Instant> at(Instant began, Timing timing, OptionalDouble slabC) {
+            OptionalDouble minutes = slabC.isPresent() ? timing.minutes(slabC.getAsDouble()) : OptionalDouble.empty();
+            return minutes.isPresent() ? Optional.of(after(began, minutes.getAsDouble())) : Optional.empty();
+        }
+
+        @Override
+        public String look() {
+            return until;
+        }
+
+        @Override
+        public String words() {
+            return "a window that opens and closes as the slab has it";
         }
     }
 
@@ -52,7 +77,13 @@ public sealed interface Wait {
     record Open(double lookMin, double usualMin, String until) implements Wait {
         @Override
         public Timer from(Instant began, SlabHistory slab) {
-            return new Timer(began, Optional.of(after(began, lookMin)), Optional.of(after(began, usualMin)));
+            return new Timer(
+                    began, Optional.of(after(began, lookMin)), Optional.of(after(began, usualMin)), Optional.empty());
+        }
+
+        @Override
+        public String look() {
+            return until;
         }
 
         @Override
@@ -72,13 +103,19 @@ public sealed interface Wait {
      *
      * @param ready when it is through, or first looked at; empty where no temperature says when
      * @param usual when it is usually through, where only a look can tell
+     * @param closes when it is too late, where that can be
      */
-    record Timer(Instant started, Optional<Instant> ready, Optional<Instant> usual) {}
+    record Timer(Instant started, Optional<Instant> ready, Optional<Instant> usual, Optional<Instant> closes) {}
 
     Timer from(Instant began, SlabHistory slab);
 
     /** How long it takes, in words; empty where nothing has to pass. */
     String words();
+
+    /** What a look has to show, where no clock can tell; empty where one can. */
+    default String look() {
+        return "";
+    }
 
     /** Whether anything has to pass at all. */
     default boolean isAny() {

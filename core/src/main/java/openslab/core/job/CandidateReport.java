@@ -3,8 +3,6 @@ package openslab.core.job;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
-import openslab.core.buildup.BuildUp;
-import openslab.core.buildup.Candidate;
 import openslab.core.quantity.Bound;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Unit;
@@ -14,6 +12,8 @@ import openslab.core.survey.Limits;
 import openslab.core.survey.Site;
 import openslab.core.survey.Verdict;
 import openslab.core.survey.judge.Survey;
+import openslab.core.system.BuildUp;
+import openslab.core.system.Candidate;
 
 /**
  * What the same floor means for one build-up that might go on it.
@@ -37,6 +37,7 @@ public record CandidateReport(
         double areaM2 = zone.area(system).base();
         List<Finding> besides = ZoneReport.findings(zone);
         return candidates.stream()
+                .filter(c -> c.system().on().contains(zone.substrate()))
                 .flatMap(c -> BuildUp.limitsOf(c.sheets()).stream()
                         .map(l -> new Site(l, zone.substrate(), zone.ground(), areaM2, system, now))
                         .map(site -> of(c, zone.survey(), site, besides)))
@@ -53,9 +54,9 @@ public record CandidateReport(
                 .map(Finding::verdict)
                 .toList();
         return new CandidateReport(
-                candidate.id(),
-                candidate.title(),
-                candidate.note(),
+                candidate.system().id(),
+                candidate.system().title(),
+                candidate.system().note(),
                 judged.verdict(),
                 judged.summary(),
                 words(site.limits()),

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,17 +13,17 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import openslab.core.buildup.BuildUp;
 import openslab.core.course.Course;
 import openslab.core.course.Deed;
 import openslab.core.course.Gate;
 import openslab.core.course.Staging;
 import openslab.core.course.Step;
 import openslab.core.cure.CureTime;
+import openslab.core.mix.Used;
 import openslab.core.prep.Gates;
 import openslab.core.product.Clock;
 import openslab.core.product.Liquid;
-import openslab.core.quantity.Dimension;
+import openslab.core.product.Material;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -37,6 +38,8 @@ import openslab.core.survey.TestMethod;
 import openslab.core.survey.Verdict;
 import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.Climate;
+import openslab.core.system.BuildUp;
+import openslab.core.system.LayUp;
 
 /**
  * What stands against how something was done. It is told before, and asks for a reason; what was done all the same is a fact, and
@@ -50,13 +53,13 @@ public final class Conduct {
      * @param why the reason that was given; empty where nobody was asked for one
      */
     public record Stood(
-            String key,
-            LogEntry.Kind kind,
-            String subject,
-            Instant at,
-            String by,
-            String why,
-            List<Finding> findings) {}
+            String key, LogEntry.Kind kind, String subject, Instant at, String by, String why, List<Finding> findings) {
+        /** Whether it was done to a layer. */
+        public boolean isOf(String layer) {
+            return subject.equals(layer)
+                    || LayUp.layerOf(subject).map(layer::equals).orElse(false);
+        }
+    }
 
     /** OURS: a batch spread a quarter further or less far than its sheet says is another film. */
     private static final double OFF = 0.25;
@@ -79,6 +82,7 @@ public final class Conduct {
     /** A plan is the same as long as nothing was learnt that decides it. */
     private record Planned(int known, String method) {}
 
+    private final Map<String, Course> laid = new HashMap<>();
     private final Map<Integer, State> states = new HashMap<>();
     private Optional<PrepLog.Run> today = Optional.empty();
     private Optional<Survey.Told> told = Optional.empty();
@@ -91,7 +95,7 @@ public final class Conduct {
     private record State(ZoneFacts then, List<Finding> against) {}
 
     Conduct(ZoneFacts zone, UnitSystem system) {
-        this(zone, BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system), system);
+        this(zone, BuildUp.of(zone.sheets(), system), system);
     }
 
     Conduct(ZoneFacts zone, BuildUp buildUp, UnitSystem system) {
@@ -99,13 +103,18 @@ public final class Conduct {
         this.system = system;
         this.buildUp = buildUp;
         this.limits = buildUp.limits();
-        this.learnt = moments(zone.unstruck().stream().filter(e -> !isCoat(e)));
+        this.learnt = moments(zone.unstruck().stream().filter(e -> !isLaid(e)));
         this.planned = moments(zone.everStood().stream().filter(e -> decidesMethod(e)));
         this.keys = zone.unstruck().stream().map(LogEntry::key).collect(Collectors.toSet());
     }
 
     private static boolean isCoat(LogEntry e) {
         return e.kind() == LogEntry.Kind.COAT || e.kind() == LogEntry.Kind.BATCH;
+    }
+
+    /** Whether it says nothing of the floor below, only of what was laid on it. */
+    private static boolean isLaid(LogEntry e) {
+        return e.layer().isPresent();
     }
 
     /** What is found, tried or laid decides the method; what is done by it does not. */
@@ -167,8 +176,11 @@ public final class Conduct {
         Set<String> odd = run(zone).course().misfits().stream()
                 .filter(m -> m.kind() != Course.Misfit.Kind.ELSEWHERE)
                 .map(m -> m.deed().key())
-                .collect(Collectors.toSet());
+                .collect(Collectors.toCollection(HashSet::new));
         var stood = new ArrayList<Stood>();
+        zone.layers().forEach(l -> laid(l).misfits().stream()
+                .filter(m -> m.kind() != Course.Misfit.Kind.ELSEWHERE)
+                .forEach(m -> odd.add(m.deed().key())));
         for (LogEntry e : zone.unstruck()) {
             if (isCoat(e) || odd.contains(e.key()) || !e.note().isBlank()) {
                 add(stood, e, against(e));
@@ -196,7 +208,7 @@ public final class Conduct {
                 switch (e.kind()) {
                     case COAT -> coating(e.subject(), e.at());
                     case BATCH -> batch(e);
-                    case BEGUN, DONE, GATE -> deed(e);
+                    case BEGUN, DONE, GATE -> layer(e).map(l -> laying(e, l)).orElseGet(() -> deed(e));
                     default -> List.of();
                 });
         findings.sort(Comparator.comparing(Finding::verdict).reversed());
@@ -210,29 +222,98 @@ public final class Conduct {
 
     /** What stands against putting a layer on at {@code at}. */
     List<Finding> coating(String layerId, Instant at) {
-        Optional<LayerChoice> layer =
-                zone.layers().stream().filter(l -> l.id().equals(layerId)).findFirst();
+        Optional<LayerChoice> layer = layer(layerId);
         if (layer.isEmpty()) {
             return List.of();
         }
         State state = state(at);
         var findings = new ArrayList<>(air(state.then(), at));
         findings.addAll(state.against());
+        heldBack(layer.get(), at).ifPresent(findings::add);
         below(layer.get()).ifPresent(below -> {
             Optional<Instant> on = coated(below, at);
             if (on.isEmpty()) {
                 findings.add(order(layer.get(), below));
-            } else if (layer.get().sheet().broadcast().isEmpty()) {
+            } else if (!layer.get().isBroadcast()) {
                 window(below, on.get(), at).ifPresent(findings::add);
+                unfinished(layer.get(), below, at).ifPresent(findings::add);
             }
         });
         return findings;
     }
 
+    private Optional<LayerChoice> layer(String id) {
+        return zone.layers().stream().filter(l -> l.id().equals(id)).findFirst();
+    }
+
+    private Optional<LayerChoice> layer(LogEntry e) {
+        return e.layer().flatMap(this::layer);
+    }
+
+    /** How a layer was laid, all that was logged of it. */
+    private Course laid(LayerChoice layer) {
+        return laid.computeIfAbsent(layer.id(), id -> LayLog.course(zone, layer, system));
+    }
+
+    /** A gate of its own that stands before it on the floor. */
+    private Optional<Finding> heldBack(LayerChoice layer, Instant at) {
+        Course course = LayLog.course(zone, layer, at, system);
+        List<Course.Turn> before = new ArrayList<>();
+        for (Course.Turn t : course.turns()) {
+            if (t.step().proves()) {
+                break;
+            }
+            before.add(t);
+        }
+        return before.stream()
+                .filter(t -> !t.isThrough() && t.step().gate().isPresent())
+                .findFirst()
+                .map(t -> Finding.of("coat-before-its-gate")
+                        .measured("\"" + title(t) + "\" has not passed")
+                        .needed("every gate before it passed", OURS)
+                        .hold(
+                                Show.lower(title(t)) + " not passed",
+                                t.step().why(),
+                                t.step().gate().orElseThrow().again()));
+    }
+
+    /** What is still to be done to the layer below, once it is on. */
+    private Optional<Finding> unfinished(LayerChoice layer, LayerChoice below, Instant at) {
+        return LayLog.openGate(LayLog.course(zone, below, at, system)).map(t -> Finding.of("coat-on-unfinished")
+                .measured("\"" + title(t) + "\" of the " + Show.lower(below.title()) + " has not passed")
+                .needed("everything done to it before the " + Show.lower(layer.title()), OURS)
+                .hold(
+                        "the " + Show.lower(below.title()) + " is not through",
+                        t.step().why(),
+                        t.step().gate().orElseThrow().again()));
+    }
+
+    private static String title(Course.Turn turn) {
+        return turn.step().gate().map(Gate::title).orElse(turn.step().title());
+    }
+
+    /** What stands against a step of laying: a gate before it, or what does not lie ready. */
+    private List<Finding> laying(LogEntry e, LayerChoice layer) {
+        Course course = keys.contains(e.key()) ? laid(layer) : LayLog.with(zone, layer, e, system);
+        var findings = new ArrayList<>(misfits(e, course));
+        if (e.kind() == LogEntry.Kind.BEGUN) {
+            unstaged(layer.steps(), e).ifPresent(findings::add);
+        }
+        return findings;
+    }
+
+    private static List<Finding> misfits(LogEntry e, Course course) {
+        return course.misfits().stream()
+                .filter(m -> m.deed().key().equals(e.key()))
+                .filter(m -> m.kind() != Course.Misfit.Kind.ELSEWHERE)
+                .map(m -> misfit(m, course))
+                .toList();
+    }
+
     /** The nearest coat beneath. */
     private Optional<LayerChoice> below(LayerChoice layer) {
         List<LayerChoice> beneath = zone.layers().subList(0, zone.layers().indexOf(layer));
-        return beneath.stream().filter(l -> l.sheet().broadcast().isEmpty()).reduce((a, b) -> b);
+        return beneath.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b);
     }
 
     /** When a layer went on last, up to {@code at}. */
@@ -327,12 +408,12 @@ public final class Conduct {
     }
 
     private static Finding order(LayerChoice layer, LayerChoice below) {
-        String under = Show.lower(below.sheet().role().label());
+        String under = Show.lower(below.title());
         return Finding.of("coat-without-its-ground")
                 .measured("no " + under + " logged")
                 .needed(under + " first", Source.sheet(layer.sheet().name()))
                 .hold(
-                        Show.lower(layer.sheet().role().label()) + " without its " + under,
+                        Show.lower(layer.title()) + " without its " + under,
                         "What each coat holds on to is the one below it.",
                         "Log the " + under + " if it is on; otherwise put it on first.");
     }
@@ -340,8 +421,7 @@ public final class Conduct {
     /** Too early it traps solvent and stays soft; too late it lies on a closed film and peels. */
     private Optional<Finding> window(LayerChoice below, Instant on, Instant at) {
         OptionalDouble slabC = zone.slabC(on);
-        String after =
-                hours(on, at) + " after the " + Show.lower(below.sheet().role().label());
+        String after = hours(on, at) + " after the " + Show.lower(below.title());
         var finding = Finding.of("coat-outside-its-window").measured(after);
         if (runsOut(below, Clock.RECOAT_OPENS, on, slabC).map(at::isBefore).orElse(false)) {
             return Optional.of(asked(finding, "not before ", below, Clock.RECOAT_OPENS, slabC)
@@ -383,41 +463,41 @@ public final class Conduct {
 
     private List<Finding> batch(LogEntry e) {
         var findings = new ArrayList<>(coating(e.subject(), e.at()));
-        zone.layers().stream()
-                .filter(l -> l.id().equals(e.subject()))
-                .findFirst()
-                .flatMap(l -> l.sheet().liquid().flatMap(liquid -> spread(e, l, liquid)))
-                .ifPresent(findings::add);
+        layer(e.subject()).flatMap(l -> spread(e, l)).ifPresent(findings::add);
         return findings;
     }
 
-    private Optional<Finding> spread(LogEntry e, LayerChoice layer, Liquid liquid) {
-        double areaM2 = e.values().get("area").base();
-        double litres = e.values().get("volume").base();
-        double ratio = areaM2 / litres / liquid.spreadM2PerL();
-        if (Math.abs(ratio - 1) <= OFF) {
+    /** A batch spread further or less far than its sheet allows is another film. */
+    private Optional<Finding> spread(LogEntry e, LayerChoice layer) {
+        Material material = layer.sheet().material();
+        Used.Batch batch = LogEntry.batch(e, material);
+        boolean liquid = material instanceof Liquid;
+        // what is thrown or laid by depth is told by how much lies on a square metre: more of it is thicker
+        double reached = liquid ? batch.areaM2() / batch.amount() : batch.amount() / batch.areaM2();
+        Band band = Band.of(layer);
+        if (reached >= band.least() && reached <= band.most()) {
             return Optional.empty();
         }
-        Unit unit = Unit.of(Dimension.SPREAD, system);
+        boolean thin = liquid == reached > band.most();
         var w = new Worksheet(system);
-        w.given("a", "spread over", areaM2, Unit.SQUARE_METRE);
-        w.given("v", "mixed", litres, Unit.LITRE);
-        Figure reached = w.figure(
-                "spread rate",
+        w.given("a", "spread over", batch.areaM2(), Unit.SQUARE_METRE);
+        w.given("v", "used", batch.amount(), liquid ? Unit.LITRE : Unit.KILOGRAM);
+        Figure figure = w.figure(
+                liquid ? "spread rate" : "on the floor",
                 "s",
-                "a/v",
-                areaM2 / litres,
-                Unit.SQUARE_METRE_PER_LITRE,
+                liquid ? "a/v" : "v/a",
+                reached,
+                liquid ? Unit.SQUARE_METRE_PER_LITRE : Unit.KILOGRAM_PER_SQUARE_METRE,
                 Source.arithmetic("as logged"));
         var finding = Finding.of("batch-off-its-rate")
-                .measured(reached.text())
+                .measured(figure.text())
                 .needed(
-                        Show.in(unit, liquid.spreadM2PerL()) + " of "
-                                + layer.sheet().name() + ", a quarter more or less",
-                        RATE)
-                .working(reached);
+                        Used.asked(layer.laid().material(), system) + " of "
+                                + layer.sheet().name() + (band.isSheets() ? "" : ", a quarter more or less"),
+                        band.isSheets() ? layer.sheet().source() : RATE)
+                .working(figure);
         return Optional.of(
-                ratio > 1
+                thin
                         ? finding.watch(
                                 "spread too thin",
                                 "A thin film shows the slab, wears through and does not seal.",
@@ -428,17 +508,28 @@ public final class Conduct {
                                 "Draw it out while it is wet, and see whether what is left will reach."));
     }
 
+    /**
+     * Which rates are the coat that was meant: the sheet's range where it gives one, else a quarter to either side.
+     *
+     * @param least m² a litre, or kg on a m²
+     */
+    private record Band(double least, double most, boolean isSheets) {
+        static Band of(LayerChoice layer) {
+            Material material = layer.laid().material();
+            if (material instanceof Liquid l && l.spread().isRange()) {
+                return new Band(l.spread().leastM2PerL(), l.spread().mostM2PerL(), true);
+            }
+            double usual = Used.usual(material);
+            return new Band(usual * (1 - OFF), usual * (1 + OFF), false);
+        }
+    }
+
     private List<Finding> deed(LogEntry e) {
         var findings = new ArrayList<Finding>();
         PrepLog.Run run = keys.contains(e.key())
                 ? courses.computeIfAbsent(new Planned(upTo(planned, e.at()), e.method()), k -> done(zone, e))
                 : done(zone.with(e), e);
-        Course course = run.course();
-        course.misfits().stream()
-                .filter(m -> m.deed().key().equals(e.key()))
-                .filter(m -> m.kind() != Course.Misfit.Kind.ELSEWHERE)
-                .map(m -> misfit(m, course))
-                .forEach(findings::add);
+        findings.addAll(misfits(e, run.course()));
         if (e.kind() == LogEntry.Kind.BEGUN) {
             unstaged(run.plan().steps(), e).ifPresent(findings::add);
         }

@@ -76,12 +76,8 @@ public record CycleReport(
             own.stream()
                     .filter(e -> e.kind() == LogEntry.Kind.COAT && e.subject().equals(layer.id()))
                     .reduce((a, b) -> b.at().isBefore(a.at()) ? a : b)
-                    .ifPresent(e -> coats.add(new Coat(
-                            layer.id(),
-                            layer.sheet().role().label(),
-                            layer.sheet().name(),
-                            e.at(),
-                            e.by())));
+                    .ifPresent(e -> coats.add(
+                            new Coat(layer.id(), layer.title(), layer.sheet().name(), e.at(), e.by())));
         }
         return coats;
     }
@@ -103,8 +99,7 @@ public record CycleReport(
         return open.isEmpty()
                         || open.size() == zone.layers().size() && zone.cycle().kind() == CycleKind.COAT
                 ? ""
-                : open.stream().map(l -> Show.lower(l.sheet().role().label())).collect(Collectors.joining(", "))
-                        + " not on yet";
+                : open.stream().map(l -> Show.lower(l.title())).collect(Collectors.joining(", ")) + " not on yet";
     }
 
     /**

@@ -41,8 +41,9 @@ final class DayLine {
                         false)));
         for (LayerReport layer : layers) {
             boolean planned = !layer.coated();
-            String name = layer.sheet().role().label().toLowerCase(java.util.Locale.ROOT);
+            String name = Show.lower(layer.title());
             potLives(layer, zone, name, bars);
+            layer.running().ifPresent(s -> stepping(name, s, bars));
             layer.start().filter(s -> layer.mark() != Mark.DONE).ifPresent(start -> layer.at(Clock.RECOAT_OPENS)
                     .ifPresent(opens -> {
                         bars.add(new RunningClock(name + " too wet to recoat", start, opens, Mark.WET, planned));
@@ -54,6 +55,17 @@ final class DayLine {
         layers.stream().filter(l -> !l.isBroadcast()).reduce((a, b) -> b).ifPresent(top -> service(top, bars));
         bars.sort(Comparator.comparing(RunningClock::from).thenComparing(RunningClock::to));
         return List.copyOf(bars);
+    }
+
+    /** A step of laying whose clock runs: until its first look, or as long as its window is open. */
+    private static void stepping(String name, StepReport step, List<RunningClock> bars) {
+        step.ready().ifPresent(ready -> {
+            String what = name + ": " + Show.lower(step.title());
+            bars.add(new RunningClock(what, step.started().orElseThrow(), ready, Mark.IN_HAND, false));
+            step.closes()
+                    .ifPresent(closes ->
+                            bars.add(new RunningClock(what + ", window", ready, closes, Mark.WINDOW_OPEN, false)));
+        });
     }
 
     private static Instant readAt(Survey survey, Finding finding) {
@@ -108,6 +120,10 @@ final class DayLine {
         List<LayerReport> liquids =
                 layers.stream().filter(l -> !l.isBroadcast()).toList();
         Optional<LayerReport> top = liquids.stream().filter(LayerReport::coated).reduce((a, b) -> b);
+        Optional<RunningClock.Next> ofLaying = laying(layers, now);
+        if (ofLaying.isPresent()) {
+            return ofLaying.get();
+        }
         if (top.isPresent()) {
             int above = liquids.indexOf(top.get()) + 1;
             return above < liquids.size()
@@ -139,13 +155,28 @@ final class DayLine {
         return liquids.stream()
                 .findFirst()
                 .map(first -> RunningClock.Next.of(
-                        first.sheet().role().label() + " goes on", first.start().filter(now::isBefore), Mark.GO, now))
+                        first.title() + " goes on", first.start().filter(now::isBefore), Mark.GO, now))
                 .orElseGet(() -> RunningClock.Next.of("Choose a build-up", Optional.empty(), Mark.HOLD, now));
     }
 
     /** A clock that runs, a step that is done again, or the step it stands at; empty where nobody has begun. */
     private static Optional<RunningClock.Next> preparing(PrepReport prep, Instant now) {
-        Optional<PrepReport.StepReport> running = prep.running();
+        return stepping(prep.open(), prep.mark() == Mark.IN_HAND, now);
+    }
+
+    /** The layer that is being laid: what its clock runs for, or what is to be done to it. */
+    private static Optional<RunningClock.Next> laying(List<LayerReport> layers, Instant now) {
+        Optional<LayerReport> first = layers.stream()
+                .filter(l -> l.begun() && (!l.coated() || l.openGate().isPresent()))
+                .filter(l -> layers.subList(layers.indexOf(l) + 1, layers.size()).stream()
+                        .noneMatch(LayerReport::coated))
+                .findFirst();
+        return first.flatMap(l -> stepping(l.open(), true, now));
+    }
+
+    private static Optional<RunningClock.Next> stepping(List<StepReport> open, boolean inHand, Instant now) {
+        Optional<StepReport> running =
+                open.stream().filter(s -> s.ready().isPresent()).findFirst();
         if (running.isPresent()) {
             Instant ready = running.get().ready().orElseThrow();
             String gate = running.get().gate().map(g -> Show.lower(g.title())).orElse("the next step");
@@ -156,16 +187,16 @@ final class DayLine {
                                     Optional.of(ready),
                                     running.get().timed() ? Mark.IN_HAND : Mark.WET,
                                     now)
-                            : RunningClock.Next.of("test now: " + gate, Optional.empty(), Mark.WINDOW_OPEN, now));
+                            : RunningClock.Next.of(
+                                    "test now: " + gate, running.get().closes(), Mark.WINDOW_OPEN, now));
         }
-        Optional<RunningClock.Next> again = prep.repeating()
+        Optional<StepReport> first = open.stream().findFirst();
+        Optional<RunningClock.Next> again = first.filter(s -> s.round() > 1)
                 .map(s -> RunningClock.Next.of("again: " + Show.lower(s.title()), Optional.empty(), Mark.HOLD, now));
-        if (again.isPresent() || prep.mark() != Mark.IN_HAND) {
+        if (again.isPresent() || !inHand) {
             return again;
         }
-        return prep.open().stream()
-                .findFirst()
-                .map(s -> RunningClock.Next.of(Show.lower(s.title()), Optional.empty(), Mark.IN_HAND, now));
+        return first.map(s -> RunningClock.Next.of(Show.lower(s.title()), Optional.empty(), Mark.IN_HAND, now));
     }
 
     /** To a test that stands on the floor: not before its time, and then within its window. */
@@ -183,7 +214,7 @@ final class DayLine {
     }
 
     private static RunningClock.Next beforeCoat(LayerReport done, LayerReport next, Instant now) {
-        String coat = next.sheet().role().label().toLowerCase(java.util.Locale.ROOT);
+        String coat = Show.lower(next.title());
         return switch (done.mark()) {
             case WET ->
                 RunningClock.Next.of("window opens for the " + coat, done.at(Clock.RECOAT_OPENS), Mark.WET, now);

@@ -1,8 +1,6 @@
 package openslab.core.job;
 
 import java.util.List;
-import java.util.Map;
-import openslab.core.prep.PrepMethods;
 import openslab.core.quantity.Field;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.area.Defect;
@@ -13,8 +11,6 @@ import openslab.core.survey.method.TestMethods;
  * defect that is no more, or lacks what is asked today, stays readable as words and counts for nothing.
  */
 final class Known {
-    private static final Map<String, List<Field>> GATES = PrepMethods.gateFields();
-
     private Known() {}
 
     static boolean is(LogEntry e) {
@@ -24,8 +20,7 @@ final class Known {
             case SET ->
                 TestMethods.find(e.subject()).flatMap(TestMethod::setOut).isPresent();
             case AREA -> Defect.find(e.subject()).isPresent();
-            case GATE -> GATES.containsKey(e.subject()) && has(e, GATES.get(e.subject()));
-            case BATCH -> has(e, LogEntry.BATCH_FIELDS);
+            case GATE -> KnownGates.fields(e.subject()).map(f -> has(e, f)).orElse(false);
             case PLACE -> has(e, LogEntry.PLACE_FIELDS);
             default -> true;
         };

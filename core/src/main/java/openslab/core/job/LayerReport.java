@@ -1,36 +1,48 @@
 package openslab.core.job;
 
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import openslab.core.buildup.BuildUp;
+import openslab.core.course.Course;
 import openslab.core.cure.CureTime;
 import openslab.core.mix.Batching;
 import openslab.core.mix.FlakeSplit;
 import openslab.core.mix.Used;
 import openslab.core.product.Clock;
+import openslab.core.product.LayerRole;
+import openslab.core.product.Material;
 import openslab.core.product.ProductSheet;
+import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Finding;
+import openslab.core.system.BuildUp;
 
 /**
  * One layer: its film, its mix and its clocks.
  *
- * @param amount litres or kilograms that this zone takes, allowance included
+ * @param asked how far a litre goes, or how much lies on the floor, as the sheet has it
+ * @param amount litres or kilograms that this zone takes, allowance and reserve included
  * @param mixing how it is mixed, as its sheet has it
  * @param batching empty for a broadcast and where the pot life is not known; {@code whyNoBatches} then says why
  * @param start when it went on, or when it is to; {@code started} says which
  * @param findings about when it is to begin
  * @param against what stands against putting it on now, where it is the next to go on; {@code asksReason} says whether a reason
  *     is asked for
- * @param used what was mixed so far, against the plan; empty where nothing was logged, and of what is not mixed
+ * @param used what was used so far, against the plan; empty where nothing was logged
+ * @param steps as they were done, and what a failed gate made anybody do again; what is left at the end
+ * @param batchFields what is keyed in with a batch of it
+ * @param colours what came for it, newest first
  */
 public record LayerReport(
         String id,
+        String title,
+        LayerRole role,
         ProductSheet sheet,
         Optional<Figure> wet,
         Optional<Figure> dry,
+        String asked,
         Figure amount,
         String mixing,
         Optional<Batching> batching,
@@ -44,6 +56,9 @@ public record LayerReport(
         boolean asksReason,
         int batchesLogged,
         Optional<Used> used,
+        List<StepReport> steps,
+        List<Field> batchFields,
+        List<Colour> colours,
         Mark mark) {
 
     /** How the start is known. */
@@ -64,6 +79,37 @@ public record LayerReport(
      */
     public record TimedClock(Clock clock, String label, CureTime time, Optional<Instant> at) {}
 
+    /** What came for a layer. @param key of the log entry; {@code odd} whether it is another shade than was ordered */
+    public record Colour(
+            String key,
+            Instant at,
+            String by,
+            String name,
+            String maker,
+            String lot,
+            String ordered,
+            String received,
+            boolean odd) {
+        static Colour of(LogEntry e) {
+            String ordered = said(e, "ordered");
+            String received = said(e, "received");
+            return new Colour(
+                    e.key(),
+                    e.at(),
+                    e.by(),
+                    said(e, "name"),
+                    said(e, "maker"),
+                    said(e, "lot"),
+                    ordered,
+                    received,
+                    !ordered.isEmpty() && !received.isEmpty() && !ordered.equalsIgnoreCase(received));
+        }
+
+        private static String said(LogEntry e, String field) {
+            return e.values().containsKey(field) ? e.values().get(field).typed() : "";
+        }
+    }
+
     /** When {@code clock} runs out, if that is known. */
     public Optional<Instant> at(Clock clock) {
         return clocks.stream().filter(c -> c.clock() == clock).findFirst().flatMap(TimedClock::at);
@@ -77,12 +123,42 @@ public record LayerReport(
         return sheet.broadcast().isPresent();
     }
 
+    /** What nobody has finished of it, the next first. */
+    List<StepReport> open() {
+        return steps.stream().filter(s -> !s.isThrough()).toList();
+    }
+
+    /** The step that a failed gate makes somebody do again. */
+    Optional<StepReport> repeating() {
+        return open().stream().findFirst().filter(s -> s.round() > 1);
+    }
+
+    /** The step whose clock runs. */
+    Optional<StepReport> running() {
+        return open().stream().filter(s -> s.started().isPresent()).findFirst();
+    }
+
+    /** Whether anybody has begun to lay it. */
+    boolean begun() {
+        return steps.stream()
+                .anyMatch(s ->
+                        s.isThrough() || s.started().isPresent() || s.done().isPresent());
+    }
+
+    /** What is to be done after it is on, before the next layer: the first gate that is open. */
+    Optional<StepReport> openGate() {
+        return open().stream().filter(s -> s.gate().isPresent()).findFirst();
+    }
+
     LayerReport marked(Mark word, List<Finding> about, List<Finding> standing) {
         return new LayerReport(
                 id,
+                title,
+                role,
                 sheet,
                 wet,
                 dry,
+                asked,
                 amount,
                 mixing,
                 batching,
@@ -96,6 +172,9 @@ public record LayerReport(
                 Conduct.asksReason(standing),
                 batchesLogged,
                 used,
+                steps,
+                batchFields,
+                colours,
                 word);
     }
 
@@ -106,15 +185,20 @@ public record LayerReport(
             Figure amount,
             MixReport mix,
             LayerSchedule.Slot slot,
+            Course course,
             ZoneFacts zone,
             double areaM2,
             UnitSystem system) {
         List<LogEntry> batches = zone.unstruck(LogEntry.Kind.BATCH, choice.id());
+        Material material = choice.sheet().material();
         return new LayerReport(
                 choice.id(),
+                choice.title(),
+                choice.role(),
                 choice.sheet(),
                 layer.wet(),
                 layer.dry(),
+                Used.asked(material, system),
                 amount,
                 choice.sheet().mixing(),
                 mix.batching(),
@@ -127,16 +211,19 @@ public record LayerReport(
                 List.of(),
                 false,
                 batches.size(),
-                choice.sheet()
-                        .liquid()
-                        .flatMap(liquid -> Used.of(
-                                batches.stream().map(LayerReport::batch).toList(), amount, areaM2, liquid, system)),
+                Used.of(
+                        batches.stream().map(e -> LogEntry.batch(e, material)).toList(),
+                        amount,
+                        areaM2,
+                        material,
+                        system),
+                course.turns().stream().map(t -> StepReport.of(t, system)).toList(),
+                LogEntry.batchFields(material),
+                zone.unstruck(LogEntry.Kind.COLOUR, choice.id()).stream()
+                        .map(Colour::of)
+                        .sorted(Comparator.comparing(Colour::at).reversed())
+                        .toList(),
                 Mark.NOT_STARTED);
-    }
-
-    private static Used.Batch batch(LogEntry e) {
-        return new Used.Batch(
-                e.values().get("volume").base(), e.values().get("area").base());
     }
 
     /** How one layer is mixed, or why that is not known. */

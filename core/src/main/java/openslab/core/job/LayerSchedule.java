@@ -24,16 +24,20 @@ final class LayerSchedule {
 
     private LayerSchedule() {}
 
-    /** @param below the slot of the nearest liquid layer beneath, which a broadcast lies in and a coat waits for */
-    static Slot of(LayerChoice layer, Optional<Slot> below, ZoneFacts zone, UnitSystem system, Instant now) {
-        Optional<Instant> coated = zone.newest(LogEntry.Kind.COAT, layer.id()).map(LogEntry::at);
-        if (coated.isPresent()) {
-            return slot(LayerReport.Started.COATED, coated, layer.sheet(), zone, system, now);
+    /**
+     * @param coated whether all of it is on
+     * @param below the slot of the nearest liquid layer beneath, which a broadcast lies in and a coat waits for
+     */
+    static Slot of(
+            LayerChoice layer, boolean coated, Optional<Slot> below, ZoneFacts zone, UnitSystem system, Instant now) {
+        if (coated) {
+            Optional<Instant> on = zone.newest(LogEntry.Kind.COAT, layer.id()).map(LogEntry::at);
+            return slot(LayerReport.Started.COATED, on, layer.sheet(), zone, system, now);
         }
         if (layer.plannedStart().isPresent()) {
             return slot(LayerReport.Started.PLANNED, layer.plannedStart(), layer.sheet(), zone, system, now);
         }
-        boolean broadcast = layer.sheet().broadcast().isPresent();
+        boolean broadcast = layer.isBroadcast();
         Optional<Instant> earliest = below.flatMap(b -> broadcast ? b.start() : b.at(Clock.RECOAT_OPENS));
         var started = earliest.isPresent() ? LayerReport.Started.RECKONED : LayerReport.Started.UNKNOWN;
         return slot(started, earliest, layer.sheet(), zone, system, now);

@@ -6,16 +6,19 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import openslab.core.air.Location;
-import openslab.core.buildup.BuildUp;
+import openslab.core.course.Course;
 import openslab.core.cure.CureTime;
 import openslab.core.mix.Batching;
+import openslab.core.mix.Crew;
 import openslab.core.mix.FlakeSplit;
 import openslab.core.mix.TakeOff;
 import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
+import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Finding;
+import openslab.core.system.BuildUp;
 
 /** Every layer of a zone reported from the slab upward, then marked from the top downward. */
 final class LayerStack {
@@ -50,43 +53,42 @@ final class LayerStack {
     }
 
     private LayerReport next(LayerChoice choice, BuildUp.Layer layer) {
-        var sheet = choice.sheet();
-        LayerSchedule.Slot slot = LayerSchedule.of(choice, below, zone, system, now);
+        var sheet = choice.laid();
+        Course course = LayLog.course(zone, choice, system);
+        boolean coated = LayLog.coat(course).isThrough();
+        LayerSchedule.Slot slot = LayerSchedule.of(choice, coated, below, zone, system, now);
+        Crew crew = zone.crew().keeping(choice.reserveShare());
+        Figure amount = TakeOff.of(areaM2, sheet.material(), crew, system);
+        LayerReport.MixReport mix = mix(sheet, slot, crew);
+        if (!choice.isBroadcast()) {
+            below = Optional.of(slot);
+            bays = mix.batching().map(Batching::count);
+        }
+        return LayerReport.of(choice, layer, amount, mix, slot, course, zone, areaM2, system);
+    }
+
+    private LayerReport.MixReport mix(ProductSheet sheet, LayerSchedule.Slot slot, Crew crew) {
         if (sheet.broadcast().isPresent()) {
             var broadcast = sheet.broadcast().get();
-            Figure amount = TakeOff.mass(areaM2, broadcast, zone.crew(), system);
-            var split = bays.map(n -> FlakeSplit.of(areaM2, broadcast, n, zone.crew(), system));
+            var split = bays.map(n -> FlakeSplit.of(areaM2, broadcast, n, crew, system));
             String whyNot = split.isPresent() ? "" : "The layer below has no batches yet to split it by.";
-            return LayerReport.of(
-                    choice,
-                    layer,
-                    amount,
-                    new LayerReport.MixReport(Optional.empty(), whyNot, split),
-                    slot,
-                    zone,
-                    areaM2,
-                    system);
+            return new LayerReport.MixReport(Optional.empty(), whyNot, split);
         }
-        var liquid = sheet.liquid().orElseThrow();
-        Figure amount = TakeOff.volume(areaM2, liquid, zone.crew(), system);
+        if (sheet.liquid().isEmpty() || sheet.curve(Clock.POT_LIFE).isEmpty()) {
+            return new LayerReport.MixReport(
+                    Optional.empty(),
+                    "No pot life runs: mix what the vessel holds and the crew spreads.",
+                    Optional.empty());
+        }
+        var liquid = sheet.liquid().get();
         OptionalDouble slabC = LayerSchedule.slabC(slot.started(), slot.start().orElse(now), zone);
         Optional<CureTime> life = slabC.isPresent()
                 ? Optional.of(CureTime.of(sheet, Clock.POT_LIFE, slabC.getAsDouble(), system))
                 : Optional.empty();
-        Optional<Batching> batching = life.flatMap(CureTime::minutes)
-                .map(minutes -> Batching.plan(areaM2, liquid, minutes, zone.crew(), system));
+        Optional<Batching> batching =
+                life.flatMap(CureTime::minutes).map(minutes -> Batching.plan(areaM2, liquid, minutes, crew, system));
         String whyNot = batching.isPresent() ? "" : life.map(CureTime::whyNot).orElse(LayerSchedule.NO_SLAB);
-        below = Optional.of(slot);
-        bays = batching.map(Batching::count);
-        return LayerReport.of(
-                choice,
-                layer,
-                amount,
-                new LayerReport.MixReport(batching, whyNot, Optional.empty()),
-                slot,
-                zone,
-                areaM2,
-                system);
+        return new LayerReport.MixReport(batching, whyNot, Optional.empty());
     }
 
     private static List<LayerReport> marked(
@@ -114,11 +116,24 @@ final class LayerStack {
     }
 
     private static Mark mark(LayerReport layer, Optional<LayerReport> above, Instant now) {
+        if (layer.repeating().isPresent()) {
+            return Mark.HOLD;
+        }
         if (!layer.coated()) {
-            return Mark.NOT_STARTED;
+            return layer.begun() ? Mark.IN_HAND : Mark.NOT_STARTED;
+        }
+        if (above.isPresent() && above.get().coated()) {
+            return Mark.DONE;
+        }
+        if (layer.openGate().isPresent()) {
+            boolean runs = layer.running()
+                    .flatMap(StepReport::ready)
+                    .map(now::isBefore)
+                    .orElse(false);
+            return runs ? Mark.WET : Mark.IN_HAND;
         }
         if (above.isPresent()) {
-            return above.get().coated() ? Mark.DONE : beforeNextCoat(layer, now);
+            return beforeNextCoat(layer, now);
         }
         if (runningAt(layer, Clock.LIGHT_FOOT, now)) {
             return Mark.WET;
@@ -127,10 +142,16 @@ final class LayerStack {
     }
 
     private static Mark beforeNextCoat(LayerReport layer, Instant now) {
-        if (runningAt(layer, Clock.RECOAT_OPENS, now)) {
+        if (says(layer, Clock.RECOAT_OPENS) && runningAt(layer, Clock.RECOAT_OPENS, now)) {
             return Mark.WET;
         }
-        return runningAt(layer, Clock.RECOAT_CLOSES, now) ? Mark.WINDOW_OPEN : Mark.OVERDUE;
+        return !says(layer, Clock.RECOAT_CLOSES) || runningAt(layer, Clock.RECOAT_CLOSES, now)
+                ? Mark.WINDOW_OPEN
+                : Mark.OVERDUE;
+    }
+
+    private static boolean says(LayerReport layer, Clock clock) {
+        return layer.sheet().curve(clock).isPresent();
     }
 
     /** Not yet over; a clock whose time is not known counts as running, since nobody may rely on it. */

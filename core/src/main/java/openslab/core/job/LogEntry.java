@@ -6,11 +6,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import openslab.core.course.work.Work;
 import openslab.core.floor.Outline.Corner;
+import openslab.core.mix.Used;
+import openslab.core.product.Material;
+import openslab.core.product.Powder;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.Value;
 import openslab.core.survey.instrument.Instrument;
+import openslab.core.system.LayUp;
 
 /**
  * One thing that happened, never changed afterwards. A mistake is struck by a later entry, and stays readable.
@@ -53,19 +58,58 @@ public record LogEntry(
         SET,
         /** A defect was drawn on the floor. */
         AREA,
-        /** A step of the preparation was begun, and with it its clock. */
+        /** A step was begun, and with it its clock. */
         BEGUN,
-        /** A step of the preparation was done. */
+        /** A step was done. */
         DONE,
         /** Something lies ready. */
         TICK,
+        /** What came for a layer: its colour, and whose. */
+        COLOUR,
         STRIKE
     }
 
-    /** What is keyed in with a batch that was mixed. */
-    public static final List<Field> BATCH_FIELDS = List.of(
-            Field.quantity("volume", "Mixed", Unit.GALLON, Unit.LITRE, 0.01, 1000, "A and B together"),
-            Field.quantity("area", "Spread over", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.1, 100_000, ""));
+    private static final Field OVER =
+            Field.quantity("area", "Spread over", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.1, 100_000, "");
+
+    private static final List<Field> OF_LIQUID =
+            List.of(Field.quantity("volume", "Mixed", Unit.GALLON, Unit.LITRE, 0.01, 1000, "all parts together"), OVER);
+    private static final List<Field> OF_POWDER =
+            List.of(Field.quantity("bags", "Mixed", Unit.BAG, 0.01, 1000, ""), OVER);
+    private static final List<Field> OF_BROADCAST =
+            List.of(Field.quantity("mass", "Thrown", Unit.POUND, Unit.KILOGRAM, 0.01, 10_000, ""), OVER);
+
+    /** What is keyed in with a coat that is on, where it is only a part of the floor. */
+    public static final List<Field> COAT_FIELDS = List.of(
+            Field.quantity(Work.AMOUNT, "On", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.01, 100_000, "empty: all of it")
+                    .ifWanted());
+
+    /** What is keyed in with what came for a layer. */
+    public static final List<Field> COLOUR_FIELDS = List.of(
+            Field.words("name", "Colour", 60, "as the label has it"),
+            Field.words("maker", "Maker", 60, "").ifWanted(),
+            Field.words("lot", "Lot", 40, "").ifWanted(),
+            Field.words("ordered", "Shade ordered", 60, "").ifWanted(),
+            Field.words("received", "Shade received", 60, "").ifWanted());
+
+    /** What is keyed in with a batch of it: how much was mixed or thrown, and over how much floor. */
+    public static List<Field> batchFields(Material material) {
+        return switch (material.kind()) {
+            case POWDER -> OF_POWDER;
+            case BROADCAST -> OF_BROADCAST;
+            default -> OF_LIQUID;
+        };
+    }
+
+    /** Litres of what was spread, kilograms of all else. */
+    static Used.Batch batch(LogEntry e, Material material) {
+        double m2 = e.values().get(OVER.id()).base();
+        return switch (material.kind()) {
+            case POWDER -> new Used.Batch(e.values().get("bags").base() * ((Powder) material).bagKg(), m2);
+            case BROADCAST -> new Used.Batch(e.values().get("mass").base(), m2);
+            default -> new Used.Batch(e.values().get("volume").base(), m2);
+        };
+    }
 
     /** Where a place is, in metres of the zone's plan. */
     public static final List<Field> PLACE_FIELDS = List.of(
@@ -88,6 +132,15 @@ public record LogEntry(
             String note,
             Map<String, Value> values) {
         this(key, kind, subject, place, at, by, note, values, Optional.empty(), List.of(), 1, "");
+    }
+
+    /** The layer that it is about; empty where it is about none. */
+    public Optional<String> layer() {
+        return switch (kind) {
+            case BATCH, COAT, COLOUR -> Optional.of(subject);
+            case BEGUN, DONE, GATE -> LayUp.layerOf(subject);
+            default -> Optional.empty();
+        };
     }
 
     /** The same, of another cycle. */

@@ -72,14 +72,25 @@ public final class LogGuard {
         }
     }
 
+    private static Course course(ZoneFacts zone, LogEntry entry, UnitSystem system) {
+        return entry.layer()
+                .map(id -> zone.layers().stream()
+                        .filter(l -> l.id().equals(id))
+                        .findFirst()
+                        .map(l -> LayLog.with(zone, l, entry, system))
+                        .orElseThrow(() -> new InvalidInput(
+                                "subject", entry.subject(), "a step or a gate of a layer of this cycle")))
+                .orElseGet(() -> PrepLog.run(zone.with(entry), PrepLog.need(zone, system), system)
+                        .course());
+    }
+
     /**
      * The fields of an entry that do not fit the course.
      *
      * @throws InvalidInput for a step or a gate that this preparation does not have: it cannot have been done
      */
     private static List<Fault> oddities(ZoneFacts zone, LogEntry entry, UnitSystem system) {
-        PrepLog.Run run = PrepLog.run(zone.with(entry), PrepLog.need(zone, system), system);
-        List<Course.Misfit> own = run.course().misfits().stream()
+        List<Course.Misfit> own = course(zone, entry, system).misfits().stream()
                 .filter(m -> m.deed().key().equals(entry.key()))
                 .toList();
         List<Fault> faults = own.stream().map(Course.Misfit::fault).toList();

@@ -3,7 +3,6 @@ package openslab.core.job;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import openslab.core.buildup.BuildUp;
 import openslab.core.course.Course;
 import openslab.core.course.Deed;
 import openslab.core.course.Extent;
@@ -24,6 +23,7 @@ import openslab.core.prep.wash.Chemical;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.area.Defect;
+import openslab.core.system.BuildUp;
 
 /** A zone's preparation as its plan has it, and what its log says was done about it. */
 final class PrepLog {
@@ -56,8 +56,7 @@ final class PrepLog {
 
     /** What the zone's build-up asks of the profile. */
     static ProfileNeed need(ZoneFacts zone, UnitSystem system) {
-        return BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system)
-                .profileNeed();
+        return BuildUp.of(zone.sheets(), system).profileNeed();
     }
 
     static PrepPlan plan(ZoneFacts zone, ProfileNeed need, UnitSystem system) {
@@ -103,7 +102,7 @@ final class PrepLog {
     static Run run(ZoneFacts zone, PrepPlan plan, UnitSystem system) {
         String method = plan.method().map(PrepMethod::id).orElse("");
         List<Deed> deeds = zone.unstruck().stream()
-                .filter(e -> isFor(e, method))
+                .filter(e -> e.layer().isEmpty() && isFor(e, method))
                 .flatMap(PrepLog::deed)
                 .toList();
         return new Run(plan, Course.of(plan.steps(), deeds, extent(zone, system), zone.slab()));

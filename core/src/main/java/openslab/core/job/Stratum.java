@@ -1,5 +1,7 @@
 package openslab.core.job;
 
+import openslab.core.product.LayerRole;
+
 /**
  * One door of the core sample.
  *
@@ -12,10 +14,20 @@ public record Stratum(String id, Kind kind, String title, String detail, Mark ma
         SLAB,
         PREP,
         PRIMER,
+        STAIN,
+        BASE,
         BODY,
+        OVERLAY,
         BROADCAST,
+        ANTIQUE,
+        SEALER,
         CLEAR,
-        SERVICE
+        FINISH,
+        SERVICE;
+
+        static Kind of(LayerRole role) {
+            return valueOf(role.name());
+        }
     }
 
     static Stratum of(String id, Kind kind, String title, String detail, Mark mark, double filmUm) {

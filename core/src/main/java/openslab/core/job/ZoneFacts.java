@@ -20,6 +20,7 @@ import openslab.core.floor.plan.Flaws;
 import openslab.core.mix.Crew;
 import openslab.core.prep.SiteLimits;
 import openslab.core.product.Exposure;
+import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -74,6 +75,7 @@ public final class ZoneFacts {
     private final List<LogEntry> unstruck;
 
     private final Map<About, List<LogEntry>> byAbout;
+    private final Map<String, List<LogEntry>> byLayer;
     private final Survey survey;
     private final List<Placement.Marked> places;
     private final List<SetOut.Test> testsOut;
@@ -115,6 +117,8 @@ public final class ZoneFacts {
         this.film = past.film();
         this.unstruck = kept.stream().filter(past::holds).toList();
         this.byAbout = unstruck.stream().collect(Collectors.groupingBy(e -> new About(e.kind(), e.subject())));
+        this.byLayer = unstruck.stream().filter(e -> e.layer().isPresent()).collect(Collectors.groupingBy(e -> e.layer()
+                .orElseThrow()));
         Map<String, LogEntry> marked = new TreeMap<>();
         unstruck.stream()
                 .filter(e -> e.kind() == LogEntry.Kind.PLACE)
@@ -235,6 +239,16 @@ public final class ZoneFacts {
         return cycle().layers();
     }
 
+    /** Their sheets, each as it is laid here. */
+    List<ProductSheet> sheets() {
+        return layers().stream().map(LayerChoice::laid).toList();
+    }
+
+    /** Those of this cycle's layers in which something was logged. */
+    public List<LayerChoice> begun() {
+        return layers().stream().filter(l -> !ofLayer(l.id()).isEmpty()).toList();
+    }
+
     /** What of this cycle's layers is not on yet, from the slab upward. */
     public List<LayerChoice> open() {
         return layers().stream()
@@ -297,6 +311,11 @@ public final class ZoneFacts {
     /** What stands in the log of this kind about {@code subject}, oldest first. */
     public List<LogEntry> unstruck(LogEntry.Kind kind, String subject) {
         return byAbout.getOrDefault(new About(kind, subject), List.of());
+    }
+
+    /** What stands in the log about a layer of this cycle, oldest first: its steps, gates, batches, coats and colours. */
+    List<LogEntry> ofLayer(String layer) {
+        return byLayer.getOrDefault(layer, List.of());
     }
 
     /** The newest entry that is not struck of its kind about {@code subject}; of two at the same minute, the one logged later. */

@@ -8,14 +8,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import openslab.core.air.Location;
-import openslab.core.buildup.BuildUp;
-import openslab.core.buildup.Film;
 import openslab.core.floor.Ground;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
 import openslab.core.prep.ProfileNeed;
-import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -30,6 +27,7 @@ import openslab.core.survey.judge.Areas;
 import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.Climate;
 import openslab.core.survey.place.Placement;
+import openslab.core.system.BuildUp;
 
 /**
  * Everything that follows from a zone's facts at one moment.
@@ -198,19 +196,18 @@ public record ZoneReport(
     }
 
     private static BuildUp buildUp(ZoneFacts zone, UnitSystem system) {
-        return BuildUp.of(zone.layers().stream().map(LayerChoice::sheet).toList(), system);
+        return BuildUp.of(zone.sheets(), system);
     }
 
     /** What lies on the floor already. */
     private static List<Stratum> film(ZoneFacts zone, Location where, UnitSystem system) {
         var strata = new ArrayList<Stratum>();
         for (Past.Laid laid : zone.film()) {
-            ProductSheet sheet = laid.layer().sheet();
-            double dryUm = sheet.liquid().map(l -> Film.dry(l, system).base()).orElse(0.0);
+            double dryUm = BuildUp.thicknessUm(laid.layer().laid().material());
             strata.add(Stratum.of(
                     "film-" + laid.cycle() + "-" + laid.layer().id(),
-                    Stratum.Kind.valueOf(sheet.role().name()),
-                    sheet.role().label(),
+                    Stratum.Kind.of(laid.layer().role()),
+                    laid.layer().title(),
                     "laid " + MONTH.format(laid.on().atZone(where.zone())),
                     Mark.DONE,
                     dryUm));
@@ -221,7 +218,7 @@ public record ZoneReport(
     /** What is known of the zone by other means than tests. */
     static List<Finding> findings(ZoneFacts zone) {
         var findings = new ArrayList<>(doubts(zone));
-        if (zone.substrate().family() != Substrate.Family.CEMENT) {
+        if (zone.substrate().family() == Substrate.Family.OTHER) {
             findings.add(substrate(zone.substrate()));
         }
         return findings;
@@ -277,14 +274,12 @@ public record ZoneReport(
         strata.addAll(film);
         strata.add(Stratum.of("prep", Stratum.Kind.PREP, "Preparation", prepDetail(prep), prep.mark(), 0));
         for (LayerReport layer : layers) {
-            String detail = layer.dry().map(Figure::text).orElseGet(() -> layer.sheet()
-                    .broadcast()
-                    .map(b -> layer.amount().text())
-                    .orElse(""));
+            String detail =
+                    layer.dry().map(Figure::text).orElseGet(() -> layer.amount().text());
             strata.add(Stratum.of(
                     layer.id(),
-                    Stratum.Kind.valueOf(layer.sheet().role().name()),
-                    layer.sheet().role().label(),
+                    Stratum.Kind.of(layer.role()),
+                    layer.title(),
                     detail,
                     layer.mark(),
                     layer.dry().map(Figure::base).orElse(0.0)));

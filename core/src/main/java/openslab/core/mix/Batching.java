@@ -2,6 +2,7 @@ package openslab.core.mix;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import openslab.core.product.Liquid;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
@@ -56,29 +57,28 @@ public record Batching(
         Figure eachArea = area.figure("area of one batch", "Ae", "A/n", areaM2 / n, Unit.SQUARE_METRE, OURS);
         Figure eachVolume = TakeOff.volume(eachArea.value(), liquid, crew, system);
         var parts = new ArrayList<PartAmount>();
-        parts.add(part("A", liquid.partsA(), liquid.densityA(), liquid, eachVolume, system));
-        if (liquid.isTwoPart()) {
-            parts.add(part("B", liquid.partsB(), liquid.densityB(), liquid, eachVolume, system));
-        }
+        liquid.parts().forEach(p -> parts.add(part(p, liquid, eachVolume, system)));
         return new Batching(count, eachArea, eachVolume, List.copyOf(parts), scale(parts, liquid, system));
     }
 
-    private static PartAmount part(
-            String name, double parts, double density, Liquid liquid, Figure batch, UnitSystem system) {
-        double litres = batch.value() * parts / (liquid.partsA() + liquid.partsB());
+    private static PartAmount part(Liquid.Part part, Liquid liquid, Figure batch, UnitSystem system) {
+        String name = part.name();
+        double litres = batch.value() * part.parts() / liquid.allParts();
+        String formula =
+                "V·p/(" + liquid.parts().stream().map(p -> "p" + p.name()).collect(Collectors.joining("+")) + ")";
         Source source = Source.sheet("mix ratio by volume, density");
-        var mass = shares(name, parts, liquid, batch, system);
-        mass.let("V" + name, "part " + name, "V·p/(pA+pB)", litres, Unit.LITRE);
-        mass.given("ρ", "density of part " + name, density, Unit.KILOGRAM_PER_LITRE);
+        var mass = shares(part, liquid, batch, system);
+        mass.let("V" + name, "part " + name, formula, litres, Unit.LITRE);
+        mass.given("ρ", "density of part " + name, part.density(), Unit.KILOGRAM_PER_LITRE);
         return new PartAmount(
                 name,
-                shares(name, parts, liquid, batch, system)
-                        .figure("part " + name, "V" + name, "V·p/(pA+pB)", litres, Unit.LITRE, source),
-                shares(name, parts, liquid, batch, system)
+                shares(part, liquid, batch, system)
+                        .figure("part " + name, "V" + name, formula, litres, Unit.LITRE, source),
+                shares(part, liquid, batch, system)
                         .figure(
                                 "part " + name,
                                 "oz" + name,
-                                "V·p/(pA+pB)/0.0295735295625",
+                                formula + "/0.0295735295625",
                                 Unit.FLUID_OUNCE.fromBase(litres),
                                 Unit.FLUID_OUNCE,
                                 source),
@@ -86,26 +86,24 @@ public record Batching(
                         "part " + name + " by weight",
                         "m" + name,
                         "V" + name + "·ρ",
-                        litres * density,
+                        litres * part.density(),
                         Unit.KILOGRAM,
                         source));
     }
 
-    private static Worksheet shares(String name, double parts, Liquid liquid, Figure batch, UnitSystem system) {
+    private static Worksheet shares(Liquid.Part part, Liquid liquid, Figure batch, UnitSystem system) {
         var w = new Worksheet(system);
         w.from("V", batch);
-        w.given("p", "parts of " + name, parts, Unit.ONE);
-        w.given("pA", "parts of A", liquid.partsA(), Unit.ONE);
-        w.given("pB", "parts of B", liquid.partsB(), Unit.ONE);
+        w.given("p", "parts of " + part.name(), part.parts(), Unit.ONE);
+        liquid.parts().forEach(p -> w.given("p" + p.name(), "parts of " + p.name(), p.parts(), Unit.ONE));
         return w;
     }
 
     /** In pouring order; each target is what the scale shows once that part is in. */
     private static List<PartAmount> scale(List<PartAmount> parts, Liquid liquid, UnitSystem system) {
-        var order = new ArrayList<>(parts);
-        if (liquid.firstIn() == Liquid.Part.B && parts.size() > 1) {
-            java.util.Collections.reverse(order);
-        }
+        List<PartAmount> order = liquid.pouring().stream()
+                .flatMap(p -> parts.stream().filter(a -> a.part().equals(p.name())))
+                .toList();
         var w = new Worksheet(system);
         var targets = new ArrayList<PartAmount>();
         double shown = 0;

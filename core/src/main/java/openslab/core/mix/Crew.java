@@ -13,6 +13,11 @@ public record Crew(double paceM2PerMin, double potLifeShare, double allowance) {
     /** OURS: 500 ft² inside 45 min is about 11 ft²/min; four fifths of the pot life leaves time for the last wall. */
     public static final Crew DEFAULT = new Crew(1.0, 0.8, 0.1);
 
+    /** The same crew, holding so much back besides. @param reserve 0–1 of what the floor takes */
+    public Crew keeping(double reserve) {
+        return reserve == 0 ? this : new Crew(paceM2PerMin, potLifeShare, Math.min(1, allowance + reserve));
+    }
+
     public Crew {
         Require.positive(paceM2PerMin, "pace");
         Require.that(

@@ -2,6 +2,8 @@ package openslab.core.mix;
 
 import openslab.core.product.Broadcast;
 import openslab.core.product.Liquid;
+import openslab.core.product.Material;
+import openslab.core.product.Powder;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -12,7 +14,18 @@ import openslab.core.quantity.Worksheet;
 public final class TakeOff {
     private static final Source GEOMETRY = Source.arithmetic("area over spread rate, and the allowance on top");
 
+    private static final Source BY_DEPTH = Source.arithmetic("area times depth over what a bag yields");
+
     private TakeOff() {}
+
+    /** What of a material {@code areaM2} takes: litres of what is spread, kilograms of all else. */
+    public static Figure of(double areaM2, Material material, Crew crew, UnitSystem system) {
+        return material instanceof Liquid liquid
+                ? volume(areaM2, liquid, crew, system)
+                : material instanceof Powder powder
+                        ? powder(areaM2, powder, crew, system)
+                        : mass(areaM2, (Broadcast) material, crew, system);
+    }
 
     /** Mixed litres for {@code areaM2}: area / spread · (1 + allowance). */
     public static Figure volume(double areaM2, Liquid liquid, Crew crew, UnitSystem system) {
@@ -22,6 +35,18 @@ public final class TakeOff {
         w.given("w", "allowance on top", crew.allowance(), Unit.ONE);
         double litres = areaM2 / liquid.spreadM2PerL() * (1 + crew.allowance());
         return w.figure("mixed volume", "V", "A/s·(1+w)", litres, Unit.LITRE, GEOMETRY);
+    }
+
+    /** Kilograms of powder for {@code areaM2}: what the depth takes, at a bag's yield. */
+    public static Figure powder(double areaM2, Powder powder, Crew crew, UnitSystem system) {
+        var w = new Worksheet(system);
+        w.given("A", "area", areaM2, Unit.SQUARE_METRE);
+        w.given("d", "depth", powder.depthM(), Unit.METRE);
+        w.given("y", "yield of a bag", powder.yieldL(), Unit.LITRE);
+        w.given("b", "a bag", powder.bagKg(), Unit.KILOGRAM);
+        w.given("w", "allowance on top", crew.allowance(), Unit.ONE);
+        double kg = areaM2 * powder.depthM() * 1000 / powder.yieldL() * powder.bagKg() * (1 + crew.allowance());
+        return w.figure("powder", "m", "A·d·1000/y·b·(1+w)", kg, Unit.KILOGRAM, BY_DEPTH);
     }
 
     /** Kilograms thrown on {@code areaM2}. */

@@ -43,6 +43,12 @@ final class Etch implements PrepMethod {
         return reasons;
     }
 
+    /** Acid eats it first. */
+    @Override
+    public boolean takesTheLime() {
+        return true;
+    }
+
     @Override
     public String unknown() {
         return "; acid cannot cut through sealer, wax or oil";

@@ -23,20 +23,6 @@ public final class Gates {
 
     private Gates() {}
 
-    private static Gate choice(
-            String id, String title, String pass, String passLabel, String fail, String failLabel, String again) {
-        Field field = Field.choice(id, title, new Field.Choice(pass, passLabel), new Field.Choice(fail, failLabel));
-        return new Gate(
-                id,
-                title,
-                List.of(field),
-                passLabel.toLowerCase(java.util.Locale.ROOT),
-                again,
-                PRACTICE,
-                false,
-                v -> is(v, id, pass));
-    }
-
     /** A square in a corner; one that did not work asks for the next stronger, and undoes nothing. */
     static Gate patch() {
         Field chemical = Field.choice(
@@ -66,7 +52,7 @@ public final class Gates {
 
     /** Moving cracks are no part of what is promised. */
     public static Gate told() {
-        return choice(
+        return Gate.either(
                 "told",
                 "Exclusion handed over",
                 "told",
@@ -78,7 +64,7 @@ public final class Gates {
 
     /** What was put in is as strong as what is beside it. */
     public static Gate set() {
-        return choice(
+        return Gate.either(
                 "set",
                 "Thumbnail on the filler",
                 "hard",
@@ -89,7 +75,7 @@ public final class Gates {
     }
 
     static Gate fizz() {
-        return choice(
+        return Gate.either(
                 "fizz",
                 "Fizz over the whole section",
                 "fizz",
@@ -99,8 +85,8 @@ public final class Gates {
                 "Stop: something is on the floor there. Rinse, drop water, and find out what.");
     }
 
-    static Gate rub() {
-        return choice(
+    public static Gate rub() {
+        return Gate.either(
                 "rub",
                 "Rub test",
                 "clean",
@@ -110,8 +96,8 @@ public final class Gates {
                 "Scrub or vacuum and rinse again, let it dry, rub again.");
     }
 
-    static Gate residue() {
-        return choice(
+    public static Gate residue() {
+        return Gate.either(
                 "residue",
                 "Hand across the floor",
                 "none",
@@ -121,8 +107,8 @@ public final class Gates {
                 "Rinse again with fresh water.");
     }
 
-    static Gate soaks() {
-        return choice(
+    public static Gate soaks() {
+        return Gate.either(
                 "soaks",
                 "Water drop",
                 "soaks",
@@ -133,7 +119,7 @@ public final class Gates {
     }
 
     static Gate wiped() {
-        return choice(
+        return Gate.either(
                 "wipe",
                 "Wipe test",
                 "clean",
@@ -144,7 +130,7 @@ public final class Gates {
     }
 
     static Gate dull() {
-        return choice(
+        return Gate.either(
                 "dull",
                 "Looked at along the light",
                 "dull",
@@ -156,7 +142,7 @@ public final class Gates {
 
     /** A square of the new coat on the old film, once it has set. */
     static Gate holds() {
-        return choice(
+        return Gate.either(
                 "holds",
                 "Square of the new coat",
                 "holds",
@@ -167,7 +153,7 @@ public final class Gates {
     }
 
     static Gate nothingLifts() {
-        return choice(
+        return Gate.either(
                 "lifts",
                 "Foot rub",
                 "clean",
@@ -178,7 +164,7 @@ public final class Gates {
     }
 
     static Gate sound() {
-        return choice(
+        return Gate.either(
                 "sound",
                 "Hammer or chain",
                 "sound",
@@ -188,8 +174,8 @@ public final class Gates {
                 "Break that out too, and sound it again.");
     }
 
-    static Gate noDust() {
-        return choice(
+    public static Gate noDust() {
+        return Gate.either(
                 "no-dust",
                 "Last pass of the vacuum",
                 "clean",
@@ -231,7 +217,7 @@ public final class Gates {
     }
 
     /** @param fan whether air may be moved over it */
-    static Gate dry(double hours, boolean fan) {
+    public static Gate dry(double hours, boolean fan) {
         Field wait = Field.quantity(DRIED, "Hours since it was last wet", Unit.HOUR, 0, 5000, "");
         Field dark = Field.choice(
                 "dark", "Dark patches", new Field.Choice("none", "None"), new Field.Choice("some", "Some"));

@@ -69,6 +69,9 @@ public interface PrepMethod {
         if (takesTheCap() && condition.substrate() == Substrate.STAMPED && need.min() < Site.BURIES_CSP) {
             reasons.add("It takes the stamp away, which a film this thin is meant to show.");
         }
+        if (need.lime() && takesTheLime()) {
+            reasons.add("It takes off the lime that the stain reacts with: what is left colours weakly or not at all.");
+        }
         reasons.addAll(site.against(about.demands()));
         return reasons;
     }
@@ -99,6 +102,11 @@ public interface PrepMethod {
     /** Whether it takes the surface off all over, and a stamp with it. */
     default boolean takesTheCap() {
         return false;
+    }
+
+    /** Whether little is left afterwards of what a reactive stain reacts with. */
+    default boolean takesTheLime() {
+        return takesTheCap();
     }
 
     /** Why that matters to this method, after "what is on the floor". */

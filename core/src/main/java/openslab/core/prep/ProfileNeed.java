@@ -4,8 +4,13 @@ import java.util.List;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 
-/** The roughness a film asks for, concrete surface profile 1–10, both ends included. */
-public record ProfileNeed(int min, int max, Source source) {
+/**
+ * The roughness a film asks for, concrete surface profile 1–10, both ends included.
+ *
+ * @param sanding whether a shine is sanded dull first; some sheets waive it on sound tile
+ * @param lime whether the cap has to stay as it is, because what goes on reacts with the lime in it
+ */
+public record ProfileNeed(int min, int max, boolean sanding, boolean lime, Source source) {
     private record Band(double upToMil, int min, int max) {}
 
     private static final Source ICRI = Source.published(
@@ -20,6 +25,21 @@ public record ProfileNeed(int min, int max, Source source) {
             new Band(125, 4, 6),
             new Band(250, 5, 9),
             new Band(Double.POSITIVE_INFINITY, 5, 10));
+
+    /** Of a film that grips nothing that shines. */
+    public ProfileNeed(int min, int max, Source source) {
+        this(min, max, true, false, source);
+    }
+
+    /** The same, where the sheet says that nothing has to be sanded. */
+    public ProfileNeed unsanded() {
+        return new ProfileNeed(min, max, false, lime, source);
+    }
+
+    /** The same, where the lime of the cap is what takes the colour. */
+    public ProfileNeed withLime() {
+        return new ProfileNeed(min, max, sanding, true, source);
+    }
 
     /** By the thickness of everything that goes on, µm dry. */
     public static ProfileNeed forFilm(double dryUm) {

@@ -14,7 +14,7 @@ final class ScrubTile implements PrepMethod {
 
     private static final About ABOUT = new About(
             "scrub-tile",
-            "Scrub and dull the tile",
+            "Scrub the tile",
             Kinds.TILE,
             Set.of(
                     Defect.OIL,
@@ -40,7 +40,9 @@ final class ScrubTile implements PrepMethod {
     public String because(Condition condition, ProfileNeed need) {
         return condition.greasy()
                 ? "Grease sits in the grout: it comes out with a degreaser and a brush, section by section, or the coat sheets away."
-                : "Glaze and grout are cleaned and dulled so that the coat has something to hold.";
+                : need.sanding()
+                        ? "Glaze and grout are cleaned and dulled so that the coat has something to hold."
+                        : "Glaze and grout are cleaned; the sheet of what goes on first asks for no sanding on sound tile.";
     }
 
     @Override
@@ -70,13 +72,15 @@ final class ScrubTile implements PrepMethod {
                 .dwells(CleanAndTest.STANDS_MIN)
                 .until(Gates.residue());
         steps.add(degrease);
-        steps.add(Step.of(
-                        Works.DULL_TILE,
-                        "Sand the glaze dull",
-                        "By hand or with a screen; every tile, edges too.",
-                        "A coat lets go of a shine.")
-                .careful("Dust of tile is silica: wet, or with a vacuum at the pad.")
-                .until(Gates.dull()));
+        if (need.sanding()) {
+            steps.add(Step.of(
+                            Works.DULL_TILE,
+                            "Sand the glaze dull",
+                            "By hand or with a screen; every tile, edges too.",
+                            "A coat lets go of a shine.")
+                    .careful("Dust of tile is silica: wet, or with a vacuum at the pad.")
+                    .until(Gates.dull()));
+        }
         steps.add(
                 Step.of(Works.WIPE, "Vacuum and wipe", "A cloth barely damp, turned often.", "Dust is a release layer.")
                         .until(Gates.noDust())

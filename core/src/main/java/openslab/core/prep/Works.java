@@ -3,13 +3,8 @@ package openslab.core.prep;
 import static openslab.core.course.work.Item.*;
 
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import openslab.core.course.work.Work;
 import openslab.core.course.work.Work.Per;
-import openslab.core.quantity.InvalidInput;
 import openslab.core.silica.SilicaTask;
 
 /**
@@ -217,9 +212,6 @@ public final class Works {
             MARK_JOINTS,
             TELL);
 
-    private static final Map<String, Work> BY_ID =
-            ALL.stream().collect(Collectors.toMap(Work::id, Function.identity()));
-
     private Works() {}
 
     /** Indoors a half mask is worn where hand grinding lasts, so it lies ready. */
@@ -235,28 +227,5 @@ public final class Works {
                 .dust(depthM, SilicaTask.FLOOR_GRINDER)
                 .wears("Set of diamonds", depthM > 0.0005 ? 150 : 300)
                 .wears("Dust bag", 30);
-    }
-
-    /** The work of a step, by the step's id; empty where there is none of it, or none any more. */
-    public static Optional<Work> ofStep(String step) {
-        int dot = step.indexOf('.');
-        return Optional.ofNullable(BY_ID.get(dot < 0 ? step : step.substring(0, dot)));
-    }
-
-    /** @param path what to name where there is none of this id */
-    public static Work ofStep(String path, String step) {
-        return ofStep(step).orElseThrow(() -> unknown(path, step));
-    }
-
-    /** @param path what to name where there is none of this id */
-    public static Work of(String path, String id) {
-        return Optional.ofNullable(BY_ID.get(id)).orElseThrow(() -> unknown(path, id));
-    }
-
-    private static InvalidInput unknown(String path, String id) {
-        return new InvalidInput(
-                path,
-                id,
-                "one of " + String.join(", ", BY_ID.keySet().stream().sorted().toList()));
     }
 }

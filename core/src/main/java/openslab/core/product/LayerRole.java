@@ -1,11 +1,17 @@
 package openslab.core.product;
 
-/** Where in the build-up a layer stands. */
+/** What a layer is for, from what stands nearest the floor to what stands on top. */
 public enum LayerRole {
     PRIMER("Primer"),
+    STAIN("Colour"),
+    BASE("Base coat"),
     BODY("Body coat"),
+    OVERLAY("Overlay"),
     BROADCAST("Broadcast"),
-    CLEAR("Clear coat");
+    ANTIQUE("Antique"),
+    SEALER("Sealer"),
+    CLEAR("Clear coat"),
+    FINISH("Wax or finish");
 
     private final String label;
 

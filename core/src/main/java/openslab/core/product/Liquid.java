@@ -1,42 +1,57 @@
 package openslab.core.product;
 
+import java.util.List;
 import openslab.core.quantity.Require;
 
-/**
- * What is mixed and spread.
- *
- * @param partsA by volume; {@code partsB} likewise, 0 for a one-part product
- * @param densityA kg/L
- * @param volumeSolids what stays, 0–1 of the mixed volume
- * @param spreadM2PerL how far a litre goes in one coat
- * @param firstIn which part goes into the bucket first
- */
-public record Liquid(
-        double partsA,
-        double partsB,
-        double densityA,
-        double densityB,
-        double volumeSolids,
-        double spreadM2PerL,
-        Part firstIn) {
-    public enum Part {
-        A,
-        B
+/** What is spread wet, and drawn out until it covers. */
+public sealed interface Liquid extends Material permits TwoPart, OnePart, Concentrate, Stain, Dye, Finish {
+    /**
+     * One part of what is spread.
+     *
+     * @param parts by volume
+     * @param density kg/L
+     */
+    record Part(String name, double parts, double density) {
+        public Part {
+            Require.positive(parts, "parts of " + name);
+            Require.positive(density, "density of " + name);
+        }
     }
 
-    public Liquid {
-        Require.positive(partsA, "parts A");
-        Require.that(partsB >= 0, "parts B must be 0 or more, got %s", partsB);
-        Require.positive(densityA, "density A");
-        Require.that(partsB == 0 || densityB > 0, "density B must be above 0, got %s", densityB);
-        Require.that(
-                volumeSolids > 0 && volumeSolids <= 1,
-                "volume solids must be above 0 and at most 1, got %s",
-                volumeSolids);
-        Require.positive(spreadM2PerL, "spread rate");
+    /** How far a litre of what is spread goes in one coat. */
+    Spread spread();
+
+    /** m² a litre. */
+    @Override
+    Liquid at(double rate);
+
+    /** What stays when the rest is gone, 0–1 of what is spread; 0 where nothing lies on the floor. */
+    double volumeSolids();
+
+    /** In the order in which they go into the vessel. */
+    List<Part> pouring();
+
+    /** As the sheet lists them. */
+    default List<Part> parts() {
+        return pouring();
     }
 
-    public boolean isTwoPart() {
-        return partsB > 0;
+    /** m² a litre, as it is reckoned with. */
+    default double spreadM2PerL() {
+        return spread().usualM2PerL();
+    }
+
+    /** All parts together, by volume. */
+    default double allParts() {
+        return pouring().stream().mapToDouble(Part::parts).sum();
+    }
+
+    default boolean isTwoPart() {
+        return kind() == Kind.TWO_PART;
+    }
+
+    /** Whether it leaves something that has a thickness. */
+    default boolean isFilm() {
+        return volumeSolids() > 0;
     }
 }

@@ -4,12 +4,11 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import openslab.core.quantity.Require;
 import openslab.core.quantity.Source;
 import openslab.core.survey.Limits;
 
 /**
- * What the sheet in hand says of one product. Exactly one of {@code liquid} and {@code broadcast} is present.
+ * What the sheet in hand says of one product.
  *
  * @param slug stays the same when the sheet is edited
  * @param limits what it asks of slab and air; a broadcast usually asks nothing of its own
@@ -20,23 +19,40 @@ public record ProductSheet(
         String slug,
         String name,
         LayerRole role,
-        Optional<Liquid> liquid,
-        Optional<Broadcast> broadcast,
+        Material material,
         Optional<Limits> limits,
         Map<Clock, TemperatureCurve> clocks,
         List<Kit> kits,
         Map<Exposure, Double> resealYears,
+        Traits traits,
+        Handling handling,
         Advice advice) {
 
     public ProductSheet {
-        Require.that(
-                liquid.isPresent() != broadcast.isPresent(),
-                "a sheet is either a liquid or a broadcast, got %s and %s",
-                liquid,
-                broadcast);
         clocks = clocks.isEmpty() ? Map.of() : new EnumMap<>(clocks);
         kits = List.copyOf(kits);
         resealYears = resealYears.isEmpty() ? Map.of() : new EnumMap<>(resealYears);
+    }
+
+    /** What is spread wet; empty for what is thrown and for what is laid by depth. */
+    public Optional<Liquid> liquid() {
+        return material instanceof Liquid l ? Optional.of(l) : Optional.empty();
+    }
+
+    /** What is thrown into the wet coat below; empty for all else. */
+    public Optional<Broadcast> broadcast() {
+        return material instanceof Broadcast b ? Optional.of(b) : Optional.empty();
+    }
+
+    /** What is laid by depth; empty for all else. */
+    public Optional<Powder> powder() {
+        return material instanceof Powder p ? Optional.of(p) : Optional.empty();
+    }
+
+    /** The same sheet, its material laid at another rate. */
+    public ProductSheet at(double rate) {
+        return new ProductSheet(
+                slug, name, role, material.at(rate), limits, clocks, kits, resealYears, traits, handling, advice);
     }
 
     /** The sheet as the origin of a number. */
@@ -46,7 +62,7 @@ public record ProductSheet(
 
     /** How it is mixed, in words. */
     public String mixing() {
-        return advice.mixing(liquid);
+        return advice.mixing(liquid());
     }
 
     /** How a floor is looked after that ends in it, in words. */

@@ -8,11 +8,12 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * One thing keyed in: a quantity with its range, or a choice.
+ * One thing keyed in: a quantity with its range, a choice, or a few words.
  *
  * @param us the unit of a bare number on a US job; {@code metric} likewise
  * @param min lowest accepted, base unit, inclusive; {@code max} likewise
  * @param choices empty for a quantity
+ * @param words whether it is words: at most {@code max} characters of them
  * @param hint what to write, or empty
  * @param needed false where it may be left out
  */
@@ -25,15 +26,19 @@ public record Field(
         double max,
         List<Choice> choices,
         String hint,
-        boolean needed) {
+        boolean needed,
+        boolean words) {
     public record Choice(String id, String label) {}
+
+    /** Longer words are no figure and no name. */
+    private static final int LONGEST = 80;
 
     public Field {
         choices = List.copyOf(choices);
     }
 
     public static Field quantity(String id, String label, Unit us, Unit metric, double min, double max, String hint) {
-        return new Field(id, label, us, metric, min, max, List.of(), hint, true);
+        return new Field(id, label, us, metric, min, max, List.of(), hint, true, false);
     }
 
     public static Field quantity(String id, String label, Unit unit, double min, double max, String hint) {
@@ -41,7 +46,13 @@ public record Field(
     }
 
     public static Field choice(String id, String label, Choice... choices) {
-        return new Field(id, label, Unit.ONE, Unit.ONE, 0, 0, List.of(choices), "", true);
+        return new Field(id, label, Unit.ONE, Unit.ONE, 0, 0, List.of(choices), "", true, false);
+    }
+
+    /** @param longest in characters, at most {@value #LONGEST} */
+    public static Field words(String id, String label, int longest, String hint) {
+        Require.that(longest <= LONGEST, "words are kept up to " + LONGEST + " characters, got %s", longest);
+        return new Field(id, label, Unit.ONE, Unit.ONE, 1, longest, List.of(), hint, true, true);
     }
 
     public static Field yesNo(String id, String label) {
@@ -50,7 +61,7 @@ public record Field(
 
     /** The same field, which may be left out. */
     public Field ifWanted() {
-        return new Field(id, label, us, metric, min, max, choices, hint, false);
+        return new Field(id, label, us, metric, min, max, choices, hint, false, words);
     }
 
     public Unit unit(UnitSystem system) {
@@ -97,6 +108,9 @@ public record Field(
 
     /** What is accepted, in words. */
     public String accepted(UnitSystem system) {
+        if (words) {
+            return "1 to " + Math.round(max) + " characters";
+        }
         if (choices.isEmpty()) {
             return Measure.range(unit(system), min, max);
         }
@@ -105,6 +119,9 @@ public record Field(
 
     /** @throws InvalidInput naming {@code path}, the text and what is accepted */
     public Value parse(String path, String text, UnitSystem system) {
+        if (words) {
+            return new Value(said(path, text, system), 0);
+        }
         if (choices.isEmpty()) {
             double base = Measure.parse(path, text, unit(system), min, max);
             return new Value(Measure.withUnit(text, unit(system)), base);
@@ -114,5 +131,13 @@ public record Field(
             throw new InvalidInput(path, text == null || text.isBlank() ? null : text, accepted(system));
         }
         return new Value(picked, 0);
+    }
+
+    private String said(String path, String text, UnitSystem system) {
+        String said = text == null ? "" : text.strip().replaceAll("\\s+", " ");
+        if (said.isEmpty() || said.length() > max) {
+            throw new InvalidInput(path, said.isEmpty() ? null : said.length() + " characters", accepted(system));
+        }
+        return said;
     }
 }

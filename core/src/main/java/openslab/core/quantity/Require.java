@@ -16,6 +16,11 @@ public final class Require {
         }
     }
 
+    /** What stays of a volume: above 0 and at most 1. */
+    public static void solids(double share) {
+        that(share > 0 && share <= 1, "volume solids must be above 0 and at most 1, got %s", share);
+    }
+
     /** Finite and above zero. */
     public static double positive(double value, String what) {
         that(value > 0 && value < Double.POSITIVE_INFINITY, "%s must be above 0, got %s", what, value);

@@ -2,9 +2,11 @@ package openslab.core.survey;
 
 import java.util.List;
 import java.util.Optional;
+import openslab.core.floor.Substrate;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.survey.instrument.InstrumentKind;
+import openslab.core.survey.method.TestMethods;
 
 /** A way of testing a floor. A new one is one new class in {@code survey.method} and one line in {@link TestMethods}. */
 public interface TestMethod {
@@ -23,6 +25,11 @@ public interface TestMethod {
     }
 
     List<Field> fields();
+
+    /** Whether it tells anything of a floor that is made of this. */
+    default boolean isFor(Substrate substrate) {
+        return true;
+    }
 
     TestCount count();
 

@@ -25,6 +25,7 @@ import openslab.core.course.Step;
 import openslab.core.course.Wait;
 import openslab.core.course.work.Work;
 import openslab.core.floor.Substrate;
+import openslab.core.job.KnownWorks;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
@@ -192,7 +193,7 @@ public class CourseTest {
     }
 
     private CourseTest part(double hours, String step, String amount) {
-        var fields = Works.ofStep("step", step).doneFields();
+        var fields = KnownWorks.ofStep("step", step).doneFields();
         var read = Field.parseAll("values", fields, Stories.typed("amount=" + amount), UnitSystem.METRIC);
         deeds.add(new Deed("d" + deeds.size(), Deed.Kind.DONE, step, at(hours), "Wren", "", read));
         return this;

@@ -17,6 +17,7 @@ import openslab.core.course.Step;
 import openslab.core.course.work.Effort;
 import openslab.core.course.work.Paces;
 import openslab.core.course.work.Work;
+import openslab.core.job.KnownWorks;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
 import openslab.core.quantity.Figure;
@@ -208,8 +209,8 @@ public class WorkTest {
     public void works_are_told_apart_and_found_by_their_steps() {
         var ids = new HashSet<String>();
         Works.ALL.forEach(w -> assertTrue(ids.add(w.id()), w.id()));
-        assertEquals(Works.ofStep("step", "vacuum.last"), Works.VACUUM_OFF);
-        assertThrows(InvalidInput.class, () -> Works.ofStep("step", "juggle"));
+        assertEquals(KnownWorks.ofStep("step", "vacuum.last"), Works.VACUUM_OFF);
+        assertThrows(InvalidInput.class, () -> KnownWorks.ofStep("step", "juggle"));
         assertEquals(Works.CHECK.doneFields().size(), 2);
         assertEquals(Works.GRIND.doneFields().get(0).id(), "amount");
     }

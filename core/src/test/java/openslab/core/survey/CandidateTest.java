@@ -5,14 +5,20 @@ import static org.testng.Assert.assertEquals;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import openslab.core.Stories;
-import openslab.core.buildup.Candidate;
+import openslab.core.floor.Substrate;
 import openslab.core.job.CandidateReport;
 import openslab.core.product.Advice;
+import openslab.core.product.Handling;
 import openslab.core.product.LayerRole;
-import openslab.core.product.Liquid;
+import openslab.core.product.OnePart;
 import openslab.core.product.ProductSheet;
+import openslab.core.product.Spread;
+import openslab.core.product.Traits;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.system.Candidate;
+import openslab.core.system.FloorSystem;
 import org.testng.annotations.Test;
 
 /** The same floor, judged for each build-up that might go on it. */
@@ -25,23 +31,27 @@ public class CandidateTest {
                 name,
                 name,
                 LayerRole.PRIMER,
-                Optional.of(new Liquid(1, 0, 1, 0, 0.25, 6, Liquid.Part.A)),
-                Optional.empty(),
+                new OnePart(1, 0.25, Spread.of(6)),
                 Optional.of(limits),
                 Map.of(),
                 List.of(),
                 Map.of(),
+                Traits.SILENT,
+                Handling.SILENT,
                 Advice.NONE);
     }
 
-    private static final Candidate ACRYLIC =
-            new Candidate("acrylic", "Breathable acrylic", "", List.of(sheet("acrylic", NEVER, NEVER, false)));
-    private static final Candidate EPOXY = new Candidate("epoxy", "Epoxy", "", List.of(sheet("epoxy", 3, 75, false)));
-    private static final Candidate SHIELDED = new Candidate(
-            "shielded",
-            "Epoxy over a barrier",
-            "",
-            List.of(sheet("barrier", 20, 99, true), sheet("epoxy", 3, 75, false)));
+    private static Candidate candidate(String id, List<ProductSheet> sheets) {
+        var layer = new FloorSystem.Layer("coat", "Coat", LayerRole.PRIMER, id, "", "");
+        var system = new FloorSystem(
+                id, id, "", Set.of(Substrate.BARE_CONCRETE), List.of(layer), List.of(), List.of(), "", "", "");
+        return new Candidate(system, sheets);
+    }
+
+    private static final Candidate ACRYLIC = candidate("acrylic", List.of(sheet("acrylic", NEVER, NEVER, false)));
+    private static final Candidate EPOXY = candidate("epoxy", List.of(sheet("epoxy", 3, 75, false)));
+    private static final Candidate SHIELDED =
+            candidate("shielded", List.of(sheet("barrier", 20, 99, true), sheet("epoxy", 3, 75, false)));
 
     private static List<CandidateReport> judged(Stories story, double hours) {
         return CandidateReport.of(

@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Supplier;
 import openslab.core.floor.Outline;
+import openslab.server.form.BuildUpForm;
 import openslab.server.form.CycleForm;
 import openslab.server.form.LayerForm;
 import openslab.server.form.LogForm;
@@ -36,6 +37,12 @@ final class DemoFloor {
         this.job = job;
         this.zone = zone;
         this.at = clock.instant().truncatedTo(ChronoUnit.MINUTES);
+    }
+
+    /** Everything that this system always lays, and its optional layers that are named. */
+    DemoFloor choose(String system, String... with) {
+        jobs.build(job, zone, seen.get(), new BuildUpForm(system, List.of(with), null));
+        return this;
     }
 
     DemoFloor hoursAgo(double hours) {
@@ -136,7 +143,7 @@ final class DemoFloor {
                 .truncatedTo(ChronoUnit.MINUTES)
                 .plus(Duration.ofMinutes(Math.round(hoursFromNow * 60)))
                 .toString();
-        jobs.editLayer(job, zone, layer, seen.get(), new LayerForm(null, start));
+        jobs.editLayer(job, zone, layer, seen.get(), LayerForm.of(null, start));
         return this;
     }
 

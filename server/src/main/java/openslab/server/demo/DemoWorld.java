@@ -176,8 +176,10 @@ class DemoWorld implements ApplicationRunner {
         UUID job = job("Bakery", "Two Ovens", "US");
         DemoFloor floor = zone(
                 job, "Bench room", Substrate.QUARRY, Use.KITCHEN, Map.of("length", "24' 0\"", "width", "15' 10\""));
-        floor.hoursAgo(3).walkOver("oil");
-        floor.reading("water-drop", "Oven side", "drop", "beads").reading("water-drop", "Door", "drop", "soaks");
+        floor.choose("tile-coat").hoursAgo(3).walkOver("oil");
+        floor.reading("tile-check", "", "loose", "0", "grout", "sound", "face", "bare")
+                .reading("care-history", "", "with", "soap", "months", "36")
+                .reading("what-below", "", "lies", "dry");
         floor.climate("72 °F", "55 %", "70 °F");
         floor.hoursAgo(2.6)
                 .done("sweep", "amount", "380 ft²", "hours", "0.3 h", "hands", "1")
@@ -286,8 +288,11 @@ class DemoWorld implements ApplicationRunner {
                 .coat("clear");
         DemoFloor corridor =
                 zone(job, "Corridor", Substrate.VCT, Use.SCHOOL, Map.of("length", "62' 0\"", "width", "8' 6\""));
-        corridor.hoursAgo(5)
+        corridor.choose("resilient-urethane")
+                .hoursAgo(5)
                 .walkOver("sealer")
+                .reading("resilient-check", "", "bond", "fast", "seams", "tight", "face", "layers", "shade", "yes")
+                .reading("care-history", "", "with", "polish", "months", "48")
                 .reading("old-floor", "", "laid", "newer", "laboratory", "none")
                 .climate("69 °F", "48 %", "67 °F");
         corridor.hoursAgo(4.5)

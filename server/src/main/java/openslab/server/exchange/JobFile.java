@@ -27,10 +27,10 @@ record JobFile(
         PlanForm plan,
         Map<String, SheetForm> sheets) {
     static final String FORMAT = "open-slab-job";
-    static final int VERSION = 5;
+    static final int VERSION = 6;
     /** The first version with cycles. */
     static final int CYCLES = 5;
-    /** Files from before there was a plan, or instruments, areas and photos, or steps, or cycles, are still read. */
+    /** Files from before there was a plan, or instruments, areas and photos, or steps, or cycles, or systems, are still read. */
     static final int OLDEST = 1;
 
     /**
@@ -44,10 +44,25 @@ record JobFile(
      *
      * @param at when it began; absent where that is not known, as of a first one
      * @param patch as typed, of a repair
+     * @param system the id of the system that its layers were chosen from
      */
-    record CyclePart(String kind, String at, String by, String why, String patch, List<LayerPart> layers) {}
+    record CyclePart(
+            String kind, String at, String by, String why, String patch, String system, List<LayerPart> layers) {}
 
-    record LayerPart(String id, String sheet, String plannedStart) {}
+    /**
+     * A layer; what a file from before there were systems does not say is as the sheet has it.
+     *
+     * @param rate as typed, where it is not laid at the sheet's; {@code reserve} likewise, held back
+     */
+    record LayerPart(
+            String id,
+            String title,
+            String role,
+            String sheet,
+            String way,
+            String rate,
+            String reserve,
+            String plannedStart) {}
 
     /** @param photos JPEG or PNG as base64, each read only when it is written; absent where there are none */
     record EntryPart(String key, LogForm entry, List<String> photos) {}

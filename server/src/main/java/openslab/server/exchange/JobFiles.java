@@ -14,10 +14,12 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
+import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
 import openslab.server.floor.PlanForm;
 import openslab.server.floor.PlanStore;
@@ -26,11 +28,13 @@ import openslab.server.form.CycleChoice;
 import openslab.server.form.CycleForm;
 import openslab.server.form.JobFacts;
 import openslab.server.form.JobForm;
+import openslab.server.form.LayerForm;
 import openslab.server.form.LogForm;
 import openslab.server.form.LogScope;
 import openslab.server.form.PapersForm;
 import openslab.server.form.ZoneChoice;
 import openslab.server.form.ZoneForm;
+import openslab.server.job.BuildUps;
 import openslab.server.job.JobStore;
 import openslab.server.job.Jobs;
 import openslab.server.job.LogStore;
@@ -59,6 +63,7 @@ class JobFiles {
     private final Plans plans;
     private final SheetStore sheets;
     private final Jobs jobs;
+    private final BuildUps buildUps;
     private final Writes writes;
     private final Snapshot snapshot;
     private final JdbcClient db;
@@ -72,6 +77,7 @@ class JobFiles {
             Plans plans,
             SheetStore sheets,
             Jobs jobs,
+            BuildUps buildUps,
             Writes writes,
             Snapshot snapshot,
             JdbcClient db) {
@@ -84,6 +90,7 @@ class JobFiles {
         this.snapshot = snapshot;
         this.sheets = sheets;
         this.jobs = jobs;
+        this.buildUps = buildUps;
         this.writes = writes;
         this.db = db;
     }
@@ -127,12 +134,22 @@ class JobFiles {
                 c.by(),
                 c.why(),
                 c.patch().map(Value::typed).orElse(null),
+                said(c.buildUp().system()),
                 c.layers().stream()
                         .map(l -> new JobFile.LayerPart(
                                 l.id(),
+                                said(l.title()),
+                                said(l.role()),
                                 l.digest(),
+                                said(l.way()),
+                                l.rate().map(Value::typed).orElse(null),
+                                l.reserve().map(Value::typed).orElse(null),
                                 l.plannedStart().map(Object::toString).orElse(null)))
                         .toList());
+    }
+
+    private static String said(String words) {
+        return words.isEmpty() ? null : words;
     }
 
     /** @param pictures the photos of the entries that have any */
@@ -245,13 +262,14 @@ class JobFiles {
             var choice = readZone(path + ".facts", part.facts(), job);
             List<ZoneStore.StoredCycle> cycles = cycles(part, path);
             zones.insert(jobId, zoneId, choice, cycles);
-            log(zoneId, Jobs.layerIds(cycles), required(path + ".log", part.log()), path);
+            log(zoneId, jobs.layers(cycles), required(path + ".log", part.log()), path);
         }
 
         private List<ZoneStore.StoredCycle> cycles(JobFile.ZonePart part, String path) {
             if (file.formatVersion() < JobFile.CYCLES) {
                 List<JobFile.LayerPart> layers = required(path + ".layers", part.layers());
-                return List.of(ZoneStore.StoredCycle.first(jobs.latest(), layers(layers, path + ".layers")));
+                return List.of(ZoneStore.StoredCycle.first(
+                        jobs.latest(), new ZoneStore.StoredBuildUp("", layers(layers, path + ".layers"))));
             }
             List<JobFile.CyclePart> parts = required(path + ".cycles", part.cycles());
             if (parts.isEmpty() || parts.size() > Jobs.MOST_CYCLES) {
@@ -277,13 +295,15 @@ class JobFiles {
                     choice.by(),
                     choice.why(),
                     choice.patch(),
-                    layers(required(path + ".layers", part.layers()), path + ".layers"));
+                    new ZoneStore.StoredBuildUp(
+                            word(path + ".system", part.system(), 60),
+                            layers(required(path + ".layers", part.layers()), path + ".layers")));
         }
 
         private List<ZoneStore.StoredLayer> layers(List<JobFile.LayerPart> parts, String path) {
             var layers = new ArrayList<ZoneStore.StoredLayer>();
             for (int i = 0; i < parts.size(); i++) {
-                layers.add(layer(parts.get(i), path + "[" + i + "]"));
+                layers.add(layer(parts.get(i), path + "[" + i + "]", job.units()));
             }
             if (layers.stream().map(ZoneStore.StoredLayer::id).distinct().count() < layers.size()) {
                 throw new InvalidInput(path, "one id twice", "layers each of another id");
@@ -291,10 +311,10 @@ class JobFiles {
             return layers;
         }
 
-        private void log(UUID zoneId, List<List<String>> layerIds, List<JobFile.EntryPart> parts, String path) {
+        private void log(UUID zoneId, List<List<LayerChoice>> layers, List<JobFile.EntryPart> parts, String path) {
             Map<UUID, String> places = new LinkedHashMap<>();
             var before = new HashSet<String>();
-            var scope = new LogScope(job.units(), layerIds, Collections.unmodifiableSet(before), jobs.latest());
+            var scope = new LogScope(job.units(), layers, Collections.unmodifiableSet(before), jobs.latest());
             var entries = new ArrayList<LogEntry>();
             for (int i = 0; i < parts.size(); i++) {
                 String here = path + ".log[" + i + "]";
@@ -359,7 +379,7 @@ class JobFiles {
         return at(path, () -> present.read(job));
     }
 
-    private ZoneStore.StoredLayer layer(JobFile.LayerPart part, String path) {
+    private ZoneStore.StoredLayer layer(JobFile.LayerPart part, String path, UnitSystem units) {
         required(path, part);
         var faults = new Faults();
         String id = faults.line(path + ".id", part.id(), 1, 40);
@@ -370,7 +390,20 @@ class JobFiles {
                 ? null
                 : faults.moment(path + ".plannedStart", part.plannedStart(), java.time.Instant.MAX);
         faults.check();
-        return new ZoneStore.StoredLayer(id, part.sheet(), Optional.ofNullable(start));
+        var form = new LayerForm(
+                id, part.sheet(), or(part.title()), part.role(), null, or(part.rate()), or(part.reserve()), null);
+        return buildUps.kept(path, form, word(path + ".way", part.way(), 100), Optional.ofNullable(start), units);
+    }
+
+    private static String or(String text) {
+        return text == null ? "" : text;
+    }
+
+    private static String word(String path, String text, int most) {
+        var faults = new Faults();
+        String word = faults.line(path, or(text), 0, most);
+        faults.check();
+        return word;
     }
 
     private void requireNew(String table, String column, UUID id, String path) {

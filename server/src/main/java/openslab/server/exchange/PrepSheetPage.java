@@ -14,6 +14,7 @@ import openslab.core.course.work.Effort;
 import openslab.core.course.work.Item;
 import openslab.core.job.PrepReport;
 import openslab.core.job.PrepSheet;
+import openslab.core.job.StepReport;
 import openslab.core.job.ZoneReport;
 import openslab.core.prep.wash.WashMix;
 import openslab.core.quantity.Field;
@@ -51,7 +52,7 @@ final class PrepSheetPage {
         totals(sheet);
         staging(sheet.staging());
         int n = 1;
-        for (PrepReport.StepReport step : prep.steps()) {
+        for (StepReport step : prep.steps()) {
             step(n++, step);
         }
         sheet.repairs().forEach(this::repair);
@@ -91,7 +92,7 @@ final class PrepSheetPage {
         page.endTable();
     }
 
-    private void step(int n, PrepReport.StepReport step) {
+    private void step(int n, StepReport step) {
         page.raw("<div class=\"step\">");
         page.tag("span class=\"n\"", String.valueOf(n));
         page.tag("h3", step.title() + (step.round() > 1 ? " (again)" : "") + state(step));
@@ -115,7 +116,7 @@ final class PrepSheetPage {
         page.raw("</div>");
     }
 
-    private static String state(PrepReport.StepReport step) {
+    private static String state(StepReport step) {
         return switch (step.progress()) {
             case DONE, FAILED -> ", " + step.word();
             case PARTLY -> ", " + step.word() + (step.left().isEmpty() ? "" : ", " + step.left() + " left");
@@ -156,7 +157,7 @@ final class PrepSheetPage {
         return f.also().isEmpty() ? "" : " (" + f.also() + ")";
     }
 
-    private void gate(PrepReport.GateReport gate) {
+    private void gate(StepReport.GateReport gate) {
         page.raw("<p class=\"gate\"><span class=\"box\"></span>");
         page.tag("b", gate.title());
         page.tag("span", ": " + gate.needed() + ". ");

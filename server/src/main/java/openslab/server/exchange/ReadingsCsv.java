@@ -309,7 +309,7 @@ class ReadingsCsv {
         }
 
         private LogScope scope(ZoneStore.StoredZone zone) {
-            return new LogScope(job.facts().units(), Jobs.layerIds(zone.cycles()), Set.of(), jobs.latest());
+            return new LogScope(job.facts().units(), jobs.layers(zone.cycles()), Set.of(), jobs.latest());
         }
 
         /** The column that a form's field came from. */

@@ -11,10 +11,11 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
 import openslab.core.floor.Outline;
+import openslab.core.job.KnownGates;
+import openslab.core.job.KnownWorks;
+import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
-import openslab.core.prep.PrepMethods;
 import openslab.core.prep.Things;
-import openslab.core.prep.Works;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.InvalidInput;
@@ -24,6 +25,7 @@ import openslab.core.survey.area.Defect;
 import openslab.core.survey.area.DefectArea;
 import openslab.core.survey.instrument.Instrument;
 import openslab.core.survey.method.TestMethods;
+import openslab.core.system.LayUp;
 
 /** Reads one entry of a zone's log: what each kind of entry is about, where it was, and which figures it has. */
 final class LogReader {
@@ -97,10 +99,11 @@ final class LogReader {
             case READING -> TestMethods.find(subject).isEmpty();
             case SET -> TestMethods.find(subject).flatMap(TestMethod::setOut).isEmpty();
             case AREA -> Defect.find(subject).isEmpty();
-            case GATE -> !PrepMethods.gateFields().containsKey(subject);
-            case BEGUN, DONE -> Works.ofStep(subject).isEmpty();
-            case TICK -> Things.label(subject).isEmpty();
-            case BATCH, COAT, STRIKE, PLACE, NOTE -> false;
+            case GATE -> KnownGates.fields(subject).isEmpty();
+            case BEGUN, DONE -> KnownWorks.ofStep(subject).isEmpty();
+            case TICK ->
+                LayUp.layerOf(subject).isEmpty() && Things.label(subject).isEmpty();
+            case BATCH, COAT, COLOUR, STRIKE, PLACE, NOTE -> false;
         };
     }
 
@@ -177,25 +180,28 @@ final class LogReader {
         return switch (kind) {
             case READING -> TestMethods.of(subject).fields();
             case GATE -> {
-                Map<String, List<Field>> gates = PrepMethods.gateFields();
-                if (!gates.containsKey(subject)) {
-                    throw notOneOf(subject, gates.keySet());
-                }
-                yield gates.get(subject);
+                ofLayer(subject, cycle);
+                yield KnownGates.fields(subject).orElseThrow(() -> notOneOf(subject, KnownGates.ids(subject)));
             }
-            case BATCH, COAT -> {
-                if (!scope.layersOf(cycle).contains(subject)) {
-                    throw notOneOf(subject, scope.layersOf(cycle));
-                }
-                yield kind == LogEntry.Kind.BATCH ? LogEntry.BATCH_FIELDS : List.of();
+            case BATCH, COAT, COLOUR -> {
+                LayerChoice layer =
+                        scope.layer(cycle, subject).orElseThrow(() -> notOneOf(subject, scope.layersOf(cycle)));
+                yield kind == LogEntry.Kind.BATCH
+                        ? LogEntry.batchFields(layer.sheet().material())
+                        : kind == LogEntry.Kind.COAT ? LogEntry.COAT_FIELDS : LogEntry.COLOUR_FIELDS;
             }
             case BEGUN -> {
-                Works.ofStep("subject", subject);
+                ofLayer(subject, cycle);
+                KnownWorks.ofStep("subject", subject);
                 yield List.of();
             }
-            case DONE -> Works.ofStep("subject", subject).doneFields();
+            case DONE -> {
+                ofLayer(subject, cycle);
+                yield KnownWorks.ofStep("subject", subject).doneFields();
+            }
             case TICK -> {
-                if (Things.label(subject).isEmpty()) {
+                ofLayer(subject, cycle);
+                if (LayUp.layerOf(subject).isEmpty() && Things.label(subject).isEmpty()) {
                     throw new InvalidInput("subject", subject, "a thing of the staging list, by its id");
                 }
                 yield List.of();
@@ -228,6 +234,18 @@ final class LogReader {
                 yield List.of();
             }
         };
+    }
+
+    /** What names a layer names one of its cycle; what puts the layer's material on is logged as its coat. */
+    private void ofLayer(String subject, int cycle) {
+        Optional<String> id = LayUp.layerOf(subject);
+        if (id.isEmpty()) {
+            return;
+        }
+        LayerChoice layer = scope.layer(cycle, id.get()).orElseThrow(() -> notOneOf(id.get(), scope.layersOf(cycle)));
+        if (LayUp.within(subject).equals(layer.way().coat().id())) {
+            throw new InvalidInput("subject", subject, "another step: this one is logged as COAT of " + layer.id());
+        }
     }
 
     /** The methods that stand on the floor before they are read. */

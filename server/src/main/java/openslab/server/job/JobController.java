@@ -6,6 +6,7 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import java.util.List;
 import java.util.UUID;
 import openslab.core.job.ZoneReport;
+import openslab.server.form.BuildUpForm;
 import openslab.server.form.CycleForm;
 import openslab.server.form.JobForm;
 import openslab.server.form.LayerForm;
@@ -142,6 +143,19 @@ class JobController {
             @RequestHeader(SEEN) String version,
             @RequestBody LayerForm form) {
         jobs.editLayer(jobId, zoneId, layerId, Jobs.Seen.of(key, version), form);
+        return views.head(jobId);
+    }
+
+    /** Everything that goes on in the zone's cycle: a system's layers, or other ones; what was begun stays as it was begun. */
+    @Brief
+    @PutMapping("/{jobId}/zones/{zoneId}/layers")
+    JobViews.HeadView build(
+            @PathVariable UUID jobId,
+            @PathVariable UUID zoneId,
+            @RequestHeader(KEY) UUID key,
+            @RequestHeader(SEEN) String version,
+            @RequestBody BuildUpForm form) {
+        jobs.build(jobId, zoneId, Jobs.Seen.of(key, version), form);
         return views.head(jobId);
     }
 

@@ -14,16 +14,18 @@ import java.util.stream.Stream;
 import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
 import openslab.core.job.JobBuying;
+import openslab.core.job.KnownWorks;
 import openslab.core.job.LogEntry;
 import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
 import openslab.core.job.ZoneReport;
 import openslab.core.mix.Buying;
 import openslab.core.prep.Things;
-import openslab.core.prep.Works;
+import openslab.core.quantity.Value;
 import openslab.core.survey.Finding;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.method.TestMethods;
+import openslab.core.system.LayUp;
 import openslab.server.form.JobForm;
 import openslab.server.form.ZoneForm;
 import openslab.server.product.SheetStore;
@@ -77,12 +79,17 @@ public class JobViews {
     /** @param layers which sheet each layer has, and the digest of another of its slug where that is on the shelf */
     record ZoneView(UUID id, ZoneForm facts, List<LayerView> layers, ZoneReport report) {}
 
-    record LayerView(
+    public record LayerView(
             String id,
             String slug,
             String digest,
             String name,
             Optional<String> shelved,
+            String title,
+            String role,
+            String way,
+            Optional<String> rate,
+            Optional<String> reserve,
             Optional<Instant> plannedStart) {}
 
     /**
@@ -238,7 +245,7 @@ public class JobViews {
     private record Read(ZoneStore.StoredZone stored, ZoneView view, List<Conduct.Stood> conduct) {}
 
     /** Which sheet each layer of a zone has. */
-    List<LayerView> layers(ZoneStore.StoredZone zone) {
+    public List<LayerView> layers(ZoneStore.StoredZone zone) {
         return zone.layers().stream()
                 .map(l -> {
                     var stored = sheets.of(l.digest());
@@ -251,6 +258,11 @@ public class JobViews {
                             l.digest(),
                             stored.sheet().name(),
                             shelved,
+                            reader.layer(l).title(),
+                            reader.layer(l).role().name(),
+                            l.way(),
+                            l.rate().map(Value::typed),
+                            l.reserve().map(Value::typed),
                             l.plannedStart());
                 })
                 .toList();
@@ -303,12 +315,18 @@ public class JobViews {
                 .collect(Collectors.joining(", "));
         return switch (e.kind()) {
             case READING -> method(e) + ": " + values;
-            case GATE -> "Gate " + e.subject() + ": " + values;
+            case GATE -> "Gate " + ofLayer(e, LayUp.within(e.subject())) + ": " + values;
             case BATCH -> "Batch mixed for the " + e.subject() + ": " + values;
-            case COAT -> "Coat done: " + e.subject();
+            case COAT -> "Coat done: " + e.subject() + (values.isEmpty() ? "" : ", " + values);
+            case COLOUR -> "Came for the " + e.subject() + ": " + values;
             case BEGUN -> work(e) + " begun";
             case DONE -> work(e) + " done" + (values.isEmpty() ? "" : ": " + values);
-            case TICK -> "Lies ready: " + Things.label(e.subject()).orElse(e.subject());
+            case TICK ->
+                "Lies ready: "
+                        + LayUp.layerOf(e.subject())
+                                .map(l -> "the material of the " + l)
+                                .or(() -> Things.label(e.subject()))
+                                .orElse(e.subject());
             case PLACE -> "Place marked: " + values;
             case SET -> method(e) + " set out";
             case AREA -> "Drawn: " + Defect.find(e.subject()).map(Defect::label).orElse(e.subject());
@@ -324,6 +342,10 @@ public class JobViews {
     }
 
     private static String work(LogEntry e) {
-        return Works.ofStep(e.subject()).map(Work::title).orElse(e.subject());
+        return ofLayer(e, KnownWorks.ofStep(e.subject()).map(Work::title).orElse(e.subject()));
+    }
+
+    private static String ofLayer(LogEntry e, String what) {
+        return LayUp.layerOf(e.subject()).map(l -> what + " of the " + l).orElse(what);
     }
 }

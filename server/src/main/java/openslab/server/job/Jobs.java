@@ -5,23 +5,23 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import openslab.core.floor.plan.PlanZone;
+import openslab.core.job.BuildUpGuard;
 import openslab.core.job.Cycle;
-import openslab.core.job.CycleKind;
 import openslab.core.job.CycleReport;
+import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.job.LogGuard;
-import openslab.core.job.Past;
 import openslab.core.job.ZoneFacts;
 import openslab.core.prep.SiteLimit;
-import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
+import openslab.core.quantity.Value;
+import openslab.server.form.BuildUpForm;
 import openslab.server.form.CycleForm;
 import openslab.server.form.JobFacts;
 import openslab.server.form.JobForm;
@@ -30,7 +30,6 @@ import openslab.server.form.LogForm;
 import openslab.server.form.LogScope;
 import openslab.server.form.ZoneChoice;
 import openslab.server.form.ZoneForm;
-import openslab.server.product.Catalogue;
 import openslab.server.product.SheetStore;
 import openslab.server.store.Writes;
 import openslab.server.web.NotHere;
@@ -50,6 +49,7 @@ public class Jobs {
     private final LogStore logs;
     private final SheetStore sheets;
     private final ZoneReader reader;
+    private final BuildUps buildUps;
     private final Writes writes;
     private final Clock clock;
 
@@ -59,6 +59,7 @@ public class Jobs {
             LogStore logs,
             SheetStore sheets,
             ZoneReader reader,
+            BuildUps buildUps,
             Writes writes,
             Clock clock) {
         this.store = store;
@@ -66,6 +67,7 @@ public class Jobs {
         this.logs = logs;
         this.sheets = sheets;
         this.reader = reader;
+        this.buildUps = buildUps;
         this.writes = writes;
         this.clock = clock;
     }
@@ -114,16 +116,12 @@ public class Jobs {
 
     private UUID insert(UUID jobId, int seen, ZoneChoice choice) {
         UUID id = UUID.randomUUID();
-        List<ZoneStore.StoredLayer> layers = Catalogue.EPOXY_WITH_FLAKE.stream()
-                .map(l -> new ZoneStore.StoredLayer(
-                        l.id(),
-                        sheets.onShelf(l.slug())
-                                .orElseThrow(() -> new NotHere("sheet", l.slug()))
-                                .digest(),
-                        Optional.empty()))
-                .toList();
         store.advance(jobId, seen, Map.of(), Map.of("zone", choice.name()));
-        zones.insert(jobId, id, choice, List.of(ZoneStore.StoredCycle.first(clock.instant(), layers)));
+        zones.insert(
+                jobId,
+                id,
+                choice,
+                List.of(ZoneStore.StoredCycle.first(clock.instant(), buildUps.first(choice.substrate()))));
         return id;
     }
 
@@ -159,19 +157,48 @@ public class Jobs {
         });
     }
 
+    /** Another sheet for one layer, another rate, another start. */
     public void editLayer(UUID jobId, UUID zoneId, String layerId, Seen seen, LayerForm form) {
         writes.once(seen.key(), List.of("layer", jobId, zoneId, layerId, seen.version(), form), () -> {
+            var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
-            var layer = zone.layers().stream()
-                    .filter(l -> l.id().equals(layerId))
-                    .findFirst()
-                    .orElseThrow(() -> new NotHere("layerId", layerId));
-            var changed = read(layer, form);
-            String path = zone.choice().name() + ", " + layerId;
-            store.advance(jobId, seen.version(), words(path, layer), words(path, changed));
-            zones.update(zoneId, zone.cycle().number(), changed);
+            if (zone.layers().stream().noneMatch(l -> l.id().equals(layerId))) {
+                throw new NotHere("layerId", layerId);
+            }
+            rebuild(
+                    job,
+                    zone,
+                    seen,
+                    buildUps.with(
+                            zone.cycle().buildUp(), layerId, form, job.facts().units()));
             return layerId;
         });
+    }
+
+    /** Everything that goes on in the zone's cycle: a system's layers, or other ones. */
+    public void build(UUID jobId, UUID zoneId, Seen seen, BuildUpForm form) {
+        writes.once(seen.key(), List.of("build-up", jobId, zoneId, seen.version(), form), () -> {
+            var job = store.get(jobId);
+            var zone = zones.get(jobId, zoneId);
+            rebuild(
+                    job,
+                    zone,
+                    seen,
+                    buildUps.read(zone.cycle().buildUp(), form, job.facts().units()));
+            return zoneId.toString();
+        });
+    }
+
+    private void rebuild(JobStore.StoredJob job, ZoneStore.StoredZone zone, Seen seen, ZoneStore.StoredBuildUp next) {
+        BuildUpGuard.require(
+                reader.facts(job, zone),
+                next.layers().stream().map(reader::layer).toList());
+        store.advance(
+                job.id(),
+                seen.version(),
+                words(zone.choice().name(), zone.cycle().buildUp()),
+                words(zone.choice().name(), next));
+        zones.rebuild(zone.id(), zone.cycle().number(), next);
     }
 
     /** Begins a zone's next cycle, with what usually goes on in one of its kind. */
@@ -215,45 +242,9 @@ public class Jobs {
                             choice.by(),
                             choice.why(),
                             choice.patch(),
-                            layersFor(choice.kind(), zone, facts)));
+                            buildUps.next(choice.kind(), zone, facts)));
             return zoneId.toString();
         });
-    }
-
-    /** What goes on: what is not on yet, the top coat again, or everything that was laid together. */
-    private List<ZoneStore.StoredLayer> layersFor(CycleKind kind, ZoneStore.StoredZone zone, ZoneFacts facts) {
-        List<Past.Laid> lies = facts.lies();
-        if (lies.isEmpty()) {
-            return again(zone.layers());
-        }
-        return switch (kind) {
-            case COAT, CLEAN ->
-                zone.layers().stream()
-                        .filter(l -> facts.open().stream().anyMatch(o -> o.id().equals(l.id())))
-                        .toList();
-            case RESEAL ->
-                lies.stream()
-                        .filter(l -> l.layer().sheet().broadcast().isEmpty())
-                        .reduce((a, b) -> b)
-                        .map(top -> again(zone.cycles().get(top.cycle() - 1).layers().stream()
-                                .filter(l -> l.id().equals(top.layer().id()))
-                                .toList()))
-                        .orElse(List.of());
-            case REPAIR, RECOAT ->
-                again(zone.cycles().get(lies.get(0).cycle() - 1).layers());
-        };
-    }
-
-    /** Of each sheet as it stands on the shelf today. */
-    private List<ZoneStore.StoredLayer> again(List<ZoneStore.StoredLayer> layers) {
-        return layers.stream()
-                .map(l -> new ZoneStore.StoredLayer(
-                        l.id(),
-                        sheets.onShelf(sheets.of(l.digest()).sheet().slug())
-                                .map(SheetStore.Stored::digest)
-                                .orElse(l.digest()),
-                        Optional.empty()))
-                .toList();
     }
 
     /** Takes a zone's newest cycle back, if nothing was done in it. */
@@ -283,26 +274,6 @@ public class Jobs {
         });
     }
 
-    /** A sheet for another must stand in the same place of the build-up. */
-    private ZoneStore.StoredLayer read(ZoneStore.StoredLayer layer, LayerForm form) {
-        var faults = new Faults();
-        boolean planned = form.plannedStart() != null && !form.plannedStart().isBlank();
-        var start = planned
-                ? faults.moment(
-                        "plannedStart", form.plannedStart(), clock.instant().plus(Duration.ofDays(3650)))
-                : null;
-        faults.check();
-        var role = sheets.of(layer.digest()).sheet().role();
-        var sheet = sheets.of(form.sheet() == null ? layer.digest() : form.sheet());
-        if (sheet.sheet().role() != role) {
-            throw new InvalidInput(
-                    "sheet",
-                    sheet.sheet().name(),
-                    "a sheet for this layer: " + role.label().toLowerCase(java.util.Locale.ROOT));
-        }
-        return new ZoneStore.StoredLayer(layer.id(), sheet.digest(), Optional.ofNullable(start));
-    }
-
     /** Appends to the log; {@code key} becomes the entry's own. */
     public void log(UUID jobId, UUID zoneId, UUID key, LogForm form) {
         writes.once(key, List.of("log", jobId, zoneId, form), () -> {
@@ -324,14 +295,12 @@ public class Jobs {
     private LogScope scope(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
         Set<String> unstruck =
                 LogEntry.unstruck(zone.log()).stream().map(LogEntry::key).collect(Collectors.toSet());
-        return new LogScope(job.facts().units(), layerIds(zone.cycles()), unstruck, latest());
+        return new LogScope(job.facts().units(), layers(zone.cycles()), unstruck, latest());
     }
 
-    /** The ids of the layers of each cycle. */
-    public static List<List<String>> layerIds(List<ZoneStore.StoredCycle> cycles) {
-        return cycles.stream()
-                .map(c -> c.layers().stream().map(ZoneStore.StoredLayer::id).toList())
-                .toList();
+    /** The layers of each cycle. */
+    public List<List<LayerChoice>> layers(List<ZoneStore.StoredCycle> cycles) {
+        return cycles.stream().map(reader::layers).toList();
     }
 
     /** Nothing is logged that happened later than this. */
@@ -368,11 +337,21 @@ public class Jobs {
         return words;
     }
 
-    private Map<String, String> words(String path, ZoneStore.StoredLayer layer) {
-        return Map.of(
-                path + ": sheet",
-                sheets.of(layer.digest()).sheet().name() + " " + layer.digest().substring(0, 8),
-                path + ": start",
-                layer.plannedStart().map(Object::toString).orElse(""));
+    private Map<String, String> words(String zone, ZoneStore.StoredBuildUp buildUp) {
+        Map<String, String> words = new TreeMap<>();
+        words.put(zone + ": system", buildUp.system());
+        words.put(
+                zone + ": layers",
+                buildUp.layers().stream().map(ZoneStore.StoredLayer::id).collect(Collectors.joining(", ")));
+        for (ZoneStore.StoredLayer l : buildUp.layers()) {
+            String path = zone + ", " + l.id();
+            words.put(
+                    path + ": sheet",
+                    sheets.of(l.digest()).sheet().name() + " " + l.digest().substring(0, 8));
+            words.put(path + ": start", l.plannedStart().map(Object::toString).orElse(""));
+            words.put(path + ": rate", l.rate().map(Value::typed).orElse(""));
+            words.put(path + ": reserve", l.reserve().map(Value::typed).orElse(""));
+        }
+        return words;
     }
 }

@@ -11,7 +11,7 @@ public record KnownJob(JobStore.StoredJob stored, List<KnownZone> zones, Instant
         return stored.facts().units();
     }
 
-    List<ZoneReport> reports() {
+    public List<ZoneReport> reports() {
         return zones.stream().map(KnownZone::report).toList();
     }
 }

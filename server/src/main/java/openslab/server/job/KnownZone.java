@@ -28,7 +28,7 @@ public final class KnownZone {
         return job.facts().units();
     }
 
-    ZoneStore.StoredZone stored() {
+    public ZoneStore.StoredZone stored() {
         return stored;
     }
 

@@ -15,10 +15,13 @@ import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.prep.SiteLimits;
+import openslab.core.product.LayerRole;
+import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Value;
 import openslab.server.form.ZoneChoice;
 import openslab.server.product.SheetStore;
 import openslab.server.store.Snapshot;
+import openslab.server.system.Systems;
 import openslab.server.web.NotHere;
 import org.springframework.stereotype.Component;
 
@@ -28,14 +31,23 @@ public class ZoneReader {
     private final JobStore jobs;
     private final ZoneStore zones;
     private final SheetStore sheets;
+    private final Systems systems;
     private final DrawnFloors floors;
     private final Snapshot snapshot;
     private final Clock clock;
 
-    ZoneReader(JobStore jobs, ZoneStore zones, SheetStore sheets, DrawnFloors floors, Snapshot snapshot, Clock clock) {
+    ZoneReader(
+            JobStore jobs,
+            ZoneStore zones,
+            SheetStore sheets,
+            Systems systems,
+            DrawnFloors floors,
+            Snapshot snapshot,
+            Clock clock) {
         this.jobs = jobs;
         this.zones = zones;
         this.sheets = sheets;
+        this.systems = systems;
         this.floors = floors;
         this.snapshot = snapshot;
         this.clock = clock;
@@ -126,16 +138,27 @@ public class ZoneReader {
                 zone.log());
     }
 
+    /** The layers of a cycle as the core knows them. */
+    public List<LayerChoice> layers(ZoneStore.StoredCycle c) {
+        return c.layers().stream().map(this::layer).toList();
+    }
+
+    /** A stored layer as the core knows it: what nobody said is as its sheet has it. */
+    LayerChoice layer(ZoneStore.StoredLayer l) {
+        ProductSheet sheet = sheets.of(l.digest()).sheet();
+        LayerRole role = l.role().isEmpty() ? sheet.role() : LayerRole.valueOf(l.role());
+        return new LayerChoice(
+                l.id(),
+                l.title().isEmpty() ? role.label() : l.title(),
+                role,
+                sheet,
+                systems.way(l.way(), sheet),
+                l.rate(),
+                l.reserve(),
+                l.plannedStart());
+    }
+
     private Cycle cycle(ZoneStore.StoredCycle c) {
-        return new Cycle(
-                c.number(),
-                c.kind(),
-                c.began(),
-                c.by(),
-                c.why(),
-                c.patch(),
-                c.layers().stream()
-                        .map(l -> new LayerChoice(l.id(), sheets.of(l.digest()).sheet(), l.plannedStart()))
-                        .toList());
+        return new Cycle(c.number(), c.kind(), c.began(), c.by(), c.why(), c.patch(), layers(c));
     }
 }

@@ -49,14 +49,56 @@ public class ZoneStore {
             String by,
             String why,
             Optional<Value> patch,
-            List<StoredLayer> layers) {
+            StoredBuildUp buildUp) {
         /** The first of a zone. */
-        public static StoredCycle first(Instant began, List<StoredLayer> layers) {
-            return new StoredCycle(1, CycleKind.COAT, began, "", "", Optional.empty(), layers);
+        public static StoredCycle first(Instant began, StoredBuildUp buildUp) {
+            return new StoredCycle(1, CycleKind.COAT, began, "", "", Optional.empty(), buildUp);
+        }
+
+        public List<StoredLayer> layers() {
+            return buildUp.layers();
         }
     }
 
-    public record StoredLayer(String id, String digest, Optional<Instant> plannedStart) {
+    /**
+     * What goes on in a cycle.
+     *
+     * @param system the id of the system it was chosen from; empty where nobody chose one
+     */
+    public record StoredBuildUp(String system, List<StoredLayer> layers) {
+        public static final StoredBuildUp NONE = new StoredBuildUp("", List.of());
+
+        public StoredBuildUp {
+            layers = List.copyOf(layers);
+        }
+    }
+
+    /**
+     * A layer as it is stored.
+     *
+     * @param title empty where it is called as its sheet's role; {@code role} empty likewise; {@code way} empty where it is laid as
+     *     its material usually is
+     * @param rate at which it is laid where that is not the sheet's; {@code reserve} held back, percent
+     */
+    public record StoredLayer(
+            String id,
+            String title,
+            String role,
+            String digest,
+            String way,
+            Optional<Value> rate,
+            Optional<Value> reserve,
+            Optional<Instant> plannedStart) {
+        /** As its sheet has it. */
+        public static StoredLayer of(String id, String digest) {
+            return new StoredLayer(id, "", "", digest, "", Optional.empty(), Optional.empty(), Optional.empty());
+        }
+
+        /** The same layer of another sheet, or begun at another time. */
+        StoredLayer with(String otherDigest, Optional<Instant> start) {
+            return new StoredLayer(id, title, role, otherDigest, way, rate, reserve, start);
+        }
+
         private OffsetDateTime startColumn() {
             return plannedStart.map(at -> at.atOffset(ZoneOffset.UTC)).orElse(null);
         }
@@ -80,9 +122,34 @@ public class ZoneStore {
             String begunBy,
             String why,
             String patch,
-            Double patchM2) {}
+            Double patchM2,
+            String system) {}
 
-    private record LayerRow(UUID zoneId, int cycle, String layerId, String sheetDigest, OffsetDateTime plannedStart) {}
+    private record LayerRow(
+            UUID zoneId,
+            int cycle,
+            String layerId,
+            String title,
+            String role,
+            String sheetDigest,
+            String way,
+            String rate,
+            Double rateBase,
+            String reserve,
+            Double reserveBase,
+            OffsetDateTime plannedStart) {
+        private StoredLayer layer() {
+            return new StoredLayer(
+                    layerId,
+                    title,
+                    role,
+                    sheetDigest,
+                    way,
+                    Optional.ofNullable(rate).map(typed -> new Value(typed, rateBase)),
+                    Optional.ofNullable(reserve).map(typed -> new Value(typed, reserveBase)),
+                    Optional.ofNullable(plannedStart).map(OffsetDateTime::toInstant));
+        }
+    }
 
     private final JdbcClient db;
     private final LogStore logs;
@@ -169,16 +236,14 @@ public class ZoneStore {
         Map<InCycle, List<StoredLayer>> byCycle = new HashMap<>();
         db.sql(
                         """
-                select l.zone_id, l.cycle, l.layer_id, l.sheet_digest, l.planned_start
+                select l.zone_id, l.cycle, l.layer_id, l.title, l.role, l.sheet_digest, l.way, l.rate, l.rate_base,
+                    l.reserve, l.reserve_base, l.planned_start
                 from cycle_layer l join zone z on z.id = l.zone_id where z.job_id = :job order by l.ordinal""")
                 .param("job", jobId)
                 .query(LayerRow.class)
                 .list()
                 .forEach(r -> byCycle.computeIfAbsent(new InCycle(r.zoneId(), r.cycle()), c -> new ArrayList<>())
-                        .add(new StoredLayer(
-                                r.layerId(),
-                                r.sheetDigest(),
-                                Optional.ofNullable(r.plannedStart()).map(OffsetDateTime::toInstant))));
+                        .add(r.layer()));
         return byCycle;
     }
 
@@ -187,7 +252,7 @@ public class ZoneStore {
         Map<UUID, List<StoredCycle>> byZone = new HashMap<>();
         db.sql(
                         """
-                select c.zone_id, c.number, c.kind, c.began_at, c.begun_by, c.why, c.patch, c.patch_m2
+                select c.zone_id, c.number, c.kind, c.began_at, c.begun_by, c.why, c.patch, c.patch_m2, c.system
                 from zone_cycle c join zone z on z.id = c.zone_id where z.job_id = :job order by c.number""")
                 .param("job", jobId)
                 .query(CycleRow.class)
@@ -200,7 +265,9 @@ public class ZoneStore {
                                 r.begunBy(),
                                 r.why(),
                                 Optional.ofNullable(r.patch()).map(typed -> new Value(typed, r.patchM2())),
-                                layers.getOrDefault(new InCycle(r.zoneId(), r.number()), List.of()))));
+                                new StoredBuildUp(
+                                        r.system(),
+                                        layers.getOrDefault(new InCycle(r.zoneId(), r.number()), List.of())))));
         return byZone;
     }
 
@@ -227,8 +294,8 @@ public class ZoneStore {
     public void insert(UUID zoneId, StoredCycle cycle) {
         db.sql(
                         """
-                insert into zone_cycle (zone_id, number, kind, began_at, begun_by, why, patch, patch_m2)
-                values (:zone, :number, :kind, :began, :by, :why, :patch, :m2)""")
+                insert into zone_cycle (zone_id, number, kind, began_at, begun_by, why, patch, patch_m2, system)
+                values (:zone, :number, :kind, :began, :by, :why, :patch, :m2, :system)""")
                 .param("zone", zoneId)
                 .param("number", cycle.number())
                 .param("kind", cycle.kind().name())
@@ -237,21 +304,49 @@ public class ZoneStore {
                 .param("why", cycle.why())
                 .param("patch", cycle.patch().map(Value::typed).orElse(null))
                 .param("m2", cycle.patch().map(Value::base).orElse(null))
+                .param("system", cycle.buildUp().system())
                 .update();
-        for (int i = 0; i < cycle.layers().size(); i++) {
-            StoredLayer layer = cycle.layers().get(i);
+        insertLayers(zoneId, cycle.number(), cycle.layers());
+    }
+
+    private void insertLayers(UUID zoneId, int cycle, List<StoredLayer> layers) {
+        for (int i = 0; i < layers.size(); i++) {
+            StoredLayer layer = layers.get(i);
             db.sql(
                             """
-                    insert into cycle_layer (zone_id, cycle, ordinal, layer_id, sheet_digest, planned_start)
-                    values (:zone, :cycle, :ordinal, :layer, :digest, :start)""")
+                    insert into cycle_layer (zone_id, cycle, ordinal, layer_id, title, role, sheet_digest, way, rate,
+                        rate_base, reserve, reserve_base, planned_start)
+                    values (:zone, :cycle, :ordinal, :layer, :title, :role, :digest, :way, :rate, :rateBase, :reserve,
+                        :reserveBase, :start)""")
                     .param("zone", zoneId)
-                    .param("cycle", cycle.number())
+                    .param("cycle", cycle)
                     .param("ordinal", i)
                     .param("layer", layer.id())
+                    .param("title", layer.title())
+                    .param("role", layer.role())
                     .param("digest", layer.digest())
+                    .param("way", layer.way())
+                    .param("rate", layer.rate().map(Value::typed).orElse(null))
+                    .param("rateBase", layer.rate().map(Value::base).orElse(null))
+                    .param("reserve", layer.reserve().map(Value::typed).orElse(null))
+                    .param("reserveBase", layer.reserve().map(Value::base).orElse(null))
                     .param("start", layer.startColumn())
                     .update();
         }
+    }
+
+    /** Puts another build-up in the place of a cycle's. */
+    public void rebuild(UUID zoneId, int cycle, StoredBuildUp buildUp) {
+        db.sql("delete from cycle_layer where zone_id = :zone and cycle = :cycle")
+                .param("zone", zoneId)
+                .param("cycle", cycle)
+                .update();
+        insertLayers(zoneId, cycle, buildUp.layers());
+        db.sql("update zone_cycle set system = :system where zone_id = :zone and number = :cycle")
+                .param("system", buildUp.system())
+                .param("zone", zoneId)
+                .param("cycle", cycle)
+                .update();
     }
 
     /** Takes a cycle back in which nothing was done. */

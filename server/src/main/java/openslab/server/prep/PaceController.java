@@ -5,7 +5,7 @@ import java.util.Map;
 import java.util.UUID;
 import openslab.core.course.work.Paces;
 import openslab.core.course.work.Work;
-import openslab.core.prep.Works;
+import openslab.core.job.KnownWorks;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
@@ -58,7 +58,7 @@ class PaceController {
         Paces paces = store.all();
         Map<String, Value> typed = store.typed();
         return new PacesView(
-                Works.ALL.stream()
+                KnownWorks.ALL.stream()
                         .map(w -> new PaceView(
                                 w.id(),
                                 w.title(),
@@ -76,7 +76,7 @@ class PaceController {
         var faults = new Faults();
         UnitSystem system = faults.oneOf("units", form.units(), UnitSystem.class);
         faults.check();
-        Work known = Works.of("work", work);
+        Work known = KnownWorks.of("work", work);
         writes.once(key, List.of("pace", work, form), () -> {
             if (form.pace() == null || form.pace().isBlank()) {
                 store.clear(work);

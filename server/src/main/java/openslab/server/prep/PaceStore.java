@@ -8,7 +8,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import openslab.core.course.work.Paces;
 import openslab.core.course.work.Work;
-import openslab.core.prep.Works;
+import openslab.core.job.KnownWorks;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.Value;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -16,7 +16,7 @@ import org.springframework.stereotype.Repository;
 
 /** How fast the shop's crew works: what somebody set, and what was logged as done over all jobs. */
 @Repository
-class PaceStore {
+public class PaceStore {
     private record SetRow(String work, String typed, double base) {}
 
     private record DoneRow(UUID entryKey, UUID zoneId, String subject, String field, double base) {}
@@ -30,7 +30,7 @@ class PaceStore {
         this.db = db;
     }
 
-    Paces all() {
+    public Paces all() {
         Map<String, Double> set = new HashMap<>();
         typed().forEach((work, value) -> set.put(work, value.base()));
         return new Paces(set, logged());
@@ -77,19 +77,19 @@ class PaceStore {
         return done.values().stream()
                 .filter(PaceStore::isWhole)
                 .collect(Collectors.groupingBy(
-                        d -> Works.ofStep("subject", d.subject()).id(),
+                        d -> KnownWorks.ofStep("subject", d.subject()).id(),
                         Collectors.mapping(PaceStore::read, Collectors.toList())));
     }
 
     private static boolean isWhole(Done d) {
-        return Works.ofStep(d.subject())
+        return KnownWorks.ofStep(d.subject())
                 .map(w -> w.doneFields().stream().allMatch(f -> d.values().containsKey(f.id())))
                 .orElse(false);
     }
 
     private static Paces.Logged read(Done d) {
         Map<String, Double> v = d.values();
-        boolean once = Works.ofStep("subject", d.subject()).per() == Work.Per.ONCE;
+        boolean once = KnownWorks.ofStep("subject", d.subject()).per() == Work.Per.ONCE;
         return new Paces.Logged(
                 d.zoneId().toString(), once ? 1 : v.get("amount"), Unit.HOUR.fromBase(v.get("hours")) * v.get("hands"));
     }

@@ -1,6 +1,5 @@
 package openslab.server.product;
 
-import java.util.List;
 import java.util.UUID;
 import openslab.server.store.Shipped;
 import openslab.server.store.Writes;
@@ -17,16 +16,6 @@ import tools.jackson.databind.ObjectMapper;
 @Component
 @Order(1)
 public class Catalogue implements ApplicationRunner {
-    /** One layer of a build-up that ships. */
-    public record SystemLayer(String id, String slug) {}
-
-    /** The build-up a new zone starts with. */
-    public static final List<SystemLayer> EPOXY_WITH_FLAKE = List.of(
-            new SystemLayer("primer", "epoxy-primer"),
-            new SystemLayer("body", "epoxy-body-coat"),
-            new SystemLayer("flake", "vinyl-flake"),
-            new SystemLayer("clear", "epoxy-clear-coat"));
-
     private final SheetStore sheets;
     private final Writes writes;
     private final ObjectMapper json;

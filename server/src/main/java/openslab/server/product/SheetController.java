@@ -1,15 +1,23 @@
 package openslab.server.product;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
-import openslab.core.buildup.Film;
+import openslab.core.floor.Substrate;
+import openslab.core.product.Chemistry;
 import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
 import openslab.core.product.LayerRole;
+import openslab.core.product.Liquid;
+import openslab.core.product.Material;
+import openslab.core.product.Suits;
+import openslab.core.product.Traits;
+import openslab.core.product.Waiver;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.system.Film;
 import openslab.server.store.Writes;
 import openslab.server.web.Named;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -37,6 +45,7 @@ class SheetController {
                     s.form(),
                     s.sheet()
                             .liquid()
+                            .filter(Liquid::isFilm)
                             .map(l -> List.of(Film.wet(l, units), Film.dry(l, units)))
                             .orElse(List.of()));
         }
@@ -45,11 +54,28 @@ class SheetController {
     /** What may be keyed into a sheet. */
     record SheetFieldsView(
             List<Named> roles,
+            List<KindView> kinds,
+            TraitsView traits,
+            List<Field> handling,
             List<Field> liquid,
             Field broadcast,
             List<Field> limits,
             List<Named> clocks,
             List<Named> exposures) {}
+
+    /** What only one kind of material has. */
+    record KindView(String id, String label, List<Field> numbers) {}
+
+    /** What may be said of a material on a floor. */
+    record TraitsView(
+            List<Named> chemistries,
+            List<Named> substrates,
+            List<Named> waives,
+            List<Named> suits,
+            List<Named> opacities,
+            List<Named> glosses,
+            List<Named> odours,
+            Field voc) {}
 
     private final SheetStore sheets;
     private final Writes writes;
@@ -68,6 +94,19 @@ class SheetController {
     SheetFieldsView fields() {
         return new SheetFieldsView(
                 Named.all(LayerRole.class, LayerRole::label),
+                Arrays.stream(Material.Kind.values())
+                        .map(k -> new KindView(k.name(), k.label(), SheetFields.NUMBERS.get(k)))
+                        .toList(),
+                new TraitsView(
+                        Named.all(Chemistry.class, Chemistry::label),
+                        Named.all(Substrate.class, Substrate::label),
+                        Named.all(Waiver.class, Waiver::label),
+                        Named.all(Suits.class, Suits::label),
+                        Named.all(Traits.Opacity.class, Traits.Opacity::label),
+                        Named.all(Traits.Gloss.class, Traits.Gloss::label),
+                        Named.all(Traits.Odour.class, Traits.Odour::label),
+                        SheetFields.VOC),
+                SheetFields.HANDLING,
                 List.of(
                         SheetFields.PARTS_A,
                         SheetFields.PARTS_B,
@@ -104,31 +143,8 @@ class SheetController {
             @RequestHeader("If-Match") String seen,
             @RequestBody SheetForm form) {
         String digest = writes.once(key, List.of("sheet", slug, seen, form), () -> {
-            return sheets.replace(slug, seen.replace("\"", ""), withSlug(form, slug));
+            return sheets.replace(slug, seen.replace("\"", ""), form.called(slug));
         });
         return SheetView.of(sheets.of(digest));
-    }
-
-    private static SheetForm withSlug(SheetForm f, String slug) {
-        return new SheetForm(
-                slug,
-                f.name(),
-                f.role(),
-                f.units(),
-                f.partsA(),
-                f.partsB(),
-                f.densityA(),
-                f.densityB(),
-                f.volumeSolids(),
-                f.spread(),
-                f.firstIn(),
-                f.broadcast(),
-                f.limits(),
-                f.clocks(),
-                f.kits(),
-                f.reseal(),
-                f.mixing(),
-                f.care(),
-                f.note());
     }
 }

@@ -1,6 +1,9 @@
 package openslab.server.product;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import openslab.core.product.Material;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
 
@@ -51,7 +54,96 @@ final class SheetFields {
             Field.quantity("dcof", "Wet friction at least (DCOF)", Unit.ONE, 0.1, 1.2, ASKED)
                     .ifWanted());
 
+    static final Field VOC =
+            Field.quantity("voc", "VOC", Unit.GRAM_PER_LITRE, 0, 900, "less water and exempt solvents");
+
+    private static final Field SPREAD_MIN = range("spreadMin", "Spread rate, at least");
+    private static final Field SPREAD_MAX = range("spreadMax", "Spread rate, at most");
+
+    /** What only some kinds have, each its own. */
+    static final Map<Material.Kind, List<Field>> NUMBERS = new EnumMap<>(Map.of(
+            Material.Kind.TWO_PART,
+            List.of(
+                    SPREAD_MIN,
+                    SPREAD_MAX,
+                    Field.quantity(
+                                    "partsC",
+                                    "Parts reducer",
+                                    Unit.ONE,
+                                    0.01,
+                                    100,
+                                    "by volume; only where the sheet asks")
+                            .ifWanted(),
+                    density("densityC", "Density of the reducer").ifWanted()),
+            Material.Kind.ONE_PART,
+            List.of(SPREAD_MIN, SPREAD_MAX),
+            Material.Kind.FINISH,
+            List.of(SPREAD_MIN, SPREAD_MAX),
+            Material.Kind.CONCENTRATE,
+            List.of(
+                    SPREAD_MIN,
+                    SPREAD_MAX,
+                    Field.quantity("water", "Parts of water to one", Unit.ONE, 0.01, 1000, "by volume")),
+            Material.Kind.STAIN,
+            List.of(
+                    SPREAD_MIN,
+                    SPREAD_MAX,
+                    Field.quantity("look", "First look after", Unit.HOUR, 0.01, 200, ""),
+                    Field.quantity("usual", "Colour has usually come after", Unit.HOUR, 0.01, 200, ""),
+                    Field.quantity("deep", "Deep browns and black after", Unit.HOUR, 0.01, 200, "")),
+            Material.Kind.DYE,
+            List.of(
+                    SPREAD_MIN,
+                    SPREAD_MAX,
+                    Field.choice(
+                            "solvent",
+                            "Carried by",
+                            new Field.Choice("acetone", "Acetone"),
+                            new Field.Choice("water", "Water"))),
+            Material.Kind.POWDER,
+            List.of(
+                    Field.quantity("bag", "A bag holds", Unit.POUND, Unit.KILOGRAM, 0.5, 100, ""),
+                    Field.quantity("yield", "A bag makes", Unit.GALLON, Unit.LITRE, 0.1, 200, ""),
+                    Field.quantity("waterMin", "Water to a bag, at least", Unit.QUART, Unit.LITRE, 0.1, 50, ""),
+                    Field.quantity("waterMax", "Water to a bag, at most", Unit.QUART, Unit.LITRE, 0.1, 50, ""),
+                    Field.quantity("colourMin", "Colour to a bag, at least", Unit.FLUID_OUNCE, Unit.LITRE, 0, 10, "")
+                            .ifWanted(),
+                    Field.quantity("colourMax", "Colour to a bag, at most", Unit.FLUID_OUNCE, Unit.LITRE, 0, 10, "")
+                            .ifWanted(),
+                    Field.quantity("depth", "Laid", Unit.INCH, Unit.MILLIMETRE, 0.0001, 0.3, "deep"),
+                    Field.quantity("lift", "At once at most", Unit.INCH, Unit.MILLIMETRE, 0.0001, 0.3, "")),
+            Material.Kind.BROADCAST,
+            List.of(Field.yesNo("refusal", "Fed until the coat takes no more").ifWanted())));
+
+    static final List<Field> HANDLING = List.of(
+            Field.quantity("stir", "Each part stirred", Unit.MINUTE, 0, 60, "").ifWanted(),
+            Field.quantity("combine", "All parts together", Unit.MINUTE, 0, 60, "")
+                    .ifWanted(),
+            Field.quantity("stand", "Stands before use", Unit.MINUTE, 0, 240, "")
+                    .ifWanted(),
+            Field.words("tool", "Put on with", 80, "3/8 in nap roller, 9 in").ifWanted(),
+            Field.choice(
+                            "fan",
+                            "A fan",
+                            new Field.Choice("fine", "Is fine"),
+                            new Field.Choice("never", "Never while it films"))
+                    .ifWanted(),
+            Field.quantity("rainSafe", "Rain does no harm after", Unit.HOUR, 0.01, 2000, "")
+                    .ifWanted());
+
     private SheetFields() {}
+
+    private static Field range(String id, String label) {
+        return Field.quantity(
+                        id,
+                        label,
+                        Unit.SQUARE_FOOT_PER_GALLON,
+                        Unit.SQUARE_METRE_PER_LITRE,
+                        0.05,
+                        50,
+                        "where the sheet gives a range")
+                .ifWanted();
+    }
 
     private static Field density(String id, String label) {
         return Field.quantity(id, label, Unit.POUND_PER_GALLON, Unit.KILOGRAM_PER_LITRE, 0.3, 5, "");

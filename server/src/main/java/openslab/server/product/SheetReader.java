@@ -1,19 +1,21 @@
 package openslab.server.product;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import openslab.core.floor.Substrate;
 import openslab.core.product.Advice;
-import openslab.core.product.Broadcast;
 import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
 import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
-import openslab.core.product.Liquid;
+import openslab.core.product.Material;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.TemperatureCurve;
 import openslab.core.quantity.Faults;
@@ -26,6 +28,12 @@ import openslab.core.survey.Limits;
 final class SheetReader {
     /** @param canonical what is stored: the same text for the same sheet, whatever was left to defaults */
     record Read(SheetForm canonical, ProductSheet sheet) {}
+
+    /** What holds on to a floor only within limits. */
+    private static final Set<Material.Kind> ASKS_LIMITS =
+            Set.of(Material.Kind.TWO_PART, Material.Kind.ONE_PART, Material.Kind.POWDER);
+
+    private static final Set<Material.Kind> BY_MASS = Set.of(Material.Kind.POWDER, Material.Kind.BROADCAST);
 
     private final SheetForm form;
     private final UnitSystem units;
@@ -48,12 +56,8 @@ final class SheetReader {
         String mixing = faults.prose("mixing", form.mixing(), 1000);
         String care = faults.prose("care", form.care(), 1000);
         String note = faults.prose("note", form.note(), 1000);
-        boolean broadcast = role == LayerRole.BROADCAST;
-        Map<String, Value> liquid = broadcast ? Map.of() : liquidValues();
-        Liquid.Part first = broadcast
-                ? null
-                : faults.oneOf("firstIn", form.firstIn() == null ? "A" : form.firstIn(), Liquid.Part.class);
-        Value thrown = broadcast ? value(SheetFields.BROADCAST, "broadcast", form.broadcast()) : null;
+        var material = new MaterialReader(form, role, units, faults);
+        var traits = new TraitsReader(form, units, faults);
         Map<String, Value> limits = form.limits().isEmpty()
                 ? Map.of()
                 : orEmpty(faults.read(() -> Field.parseAll("limits", SheetFields.LIMITS, form.limits(), units)));
@@ -63,18 +67,25 @@ final class SheetReader {
             ordered(limits, "cspMin", "cspMax");
             ordered(limits, "ohmsMin", "ohmsMax");
         }
-        if (!limits.isEmpty() && !isYes(limits, "breathes")) {
+        boolean onConcrete = Arrays.stream(Substrate.values())
+                .anyMatch(f ->
+                        f.family() == Substrate.Family.CEMENT && traits.traits().mayLieOn(f));
+        if (!limits.isEmpty() && onConcrete && !isYes(limits, "breathes")) {
             for (String moisture : List.of("mver", "slabRh")) {
                 if (!limits.containsKey(moisture)) {
                     faults.add("limits." + moisture, null, "what the sheet says, unless its film lets vapour through");
                 }
             }
         }
-        if (!broadcast && form.limits().isEmpty()) {
+        boolean bonds = material.kind().map(ASKS_LIMITS::contains).orElse(false);
+        if (bonds && form.limits().isEmpty()) {
             faults.add("limits", null, "every limit of the sheet: a liquid bonds to the slab only within them");
         }
-        Map<Clock, List<TimeValue>> clocks = clockValues(broadcast);
-        List<KitValue> kits = kitValues(broadcast ? SheetFields.KIT_KILOGRAMS : SheetFields.KIT_LITRES);
+        Map<Clock, List<TimeValue>> clocks = clockValues(material.kind());
+        List<KitValue> kits = kitValues(
+                material.kind().map(BY_MASS::contains).orElse(false)
+                        ? SheetFields.KIT_KILOGRAMS
+                        : SheetFields.KIT_LITRES);
         Map<Exposure, Value> reseal = resealValues();
         faults.check();
 
@@ -82,16 +93,17 @@ final class SheetReader {
                 slug(name),
                 name,
                 role,
-                broadcast ? Optional.empty() : Optional.of(liquid(liquid, first)),
-                broadcast ? Optional.of(new Broadcast(thrown.base())) : Optional.empty(),
+                material.material(),
                 limits.isEmpty() ? Optional.empty() : Optional.of(limits(limits, name)),
                 curves(clocks),
                 kits.stream()
                         .map(k -> new Kit(k.label, k.size.base(), Math.round(k.price.base() * 100)))
                         .toList(),
                 years(reseal),
+                traits.traits(),
+                traits.handling(),
                 new Advice(mixing, care, note));
-        return new Read(canonical(sheet, liquid, thrown, limits, clocks, kits, reseal), sheet);
+        return new Read(canonical(sheet, material, traits, limits, clocks, kits, reseal), sheet);
     }
 
     private record TimeValue(Value at, Value time) {}
@@ -106,27 +118,6 @@ final class SheetReader {
         return faults.read(() -> field.parse(path, text, units));
     }
 
-    private Map<String, Value> liquidValues() {
-        Map<String, Value> values = new TreeMap<>();
-        String partsB = form.partsB() == null || form.partsB().isBlank() ? "0" : form.partsB();
-        put(values, SheetFields.PARTS_A, form.partsA());
-        put(values, SheetFields.PARTS_B, partsB);
-        put(values, SheetFields.DENSITY_A, form.densityA());
-        if (values.get("partsB") != null && values.get("partsB").base() > 0) {
-            put(values, SheetFields.DENSITY_B, form.densityB());
-        }
-        put(values, SheetFields.SOLIDS, form.volumeSolids());
-        put(values, SheetFields.SPREAD, form.spread());
-        return values;
-    }
-
-    private void put(Map<String, Value> values, Field field, String text) {
-        Value value = value(field, field.id(), text);
-        if (value != null) {
-            values.put(field.id(), value);
-        }
-    }
-
     private void ordered(Map<String, Value> limits, String low, String high) {
         if (limits.containsKey(low)
                 && limits.containsKey(high)
@@ -138,7 +129,7 @@ final class SheetReader {
         }
     }
 
-    private Map<Clock, List<TimeValue>> clockValues(boolean broadcast) {
+    private Map<Clock, List<TimeValue>> clockValues(Optional<Material.Kind> kind) {
         Map<Clock, List<TimeValue>> clocks = new EnumMap<>(Clock.class);
         form.clocks().forEach((name, rows) -> {
             Clock clock = faults.oneOf("clocks." + name, name, Clock.class);
@@ -161,11 +152,9 @@ final class SheetReader {
                 clocks.put(clock, values);
             }
         });
-        if (!broadcast) {
-            for (Clock clock : List.of(Clock.POT_LIFE, Clock.RECOAT_OPENS)) {
-                if (!clocks.containsKey(clock)) {
-                    faults.add("clocks." + clock, null, "at least one temperature with its time");
-                }
+        for (Clock clock : kind.map(SheetReader::asked).orElse(List.of())) {
+            if (!clocks.containsKey(clock)) {
+                faults.add("clocks." + clock, null, "at least one temperature with its time");
             }
         }
         return clocks;
@@ -213,15 +202,13 @@ final class SheetReader {
         return plain.isEmpty() ? "sheet" : plain.substring(0, Math.min(60, plain.length()));
     }
 
-    private static Liquid liquid(Map<String, Value> v, Liquid.Part first) {
-        return new Liquid(
-                v.get("partsA").base(),
-                v.get("partsB").base(),
-                v.get("densityA").base(),
-                v.containsKey("densityB") ? v.get("densityB").base() : 0,
-                v.get("volumeSolids").base() / 100,
-                v.get("spread").base(),
-                first);
+    /** Which clocks a sheet of such a material must have. */
+    private static List<Clock> asked(Material.Kind kind) {
+        return switch (kind) {
+            case TWO_PART -> List.of(Clock.POT_LIFE, Clock.RECOAT_OPENS);
+            case ONE_PART, FINISH -> List.of(Clock.RECOAT_OPENS);
+            case CONCENTRATE, STAIN, DYE, POWDER, BROADCAST -> List.of();
+        };
     }
 
     private static Limits limits(Map<String, Value> v, String name) {
@@ -272,8 +259,8 @@ final class SheetReader {
 
     private SheetForm canonical(
             ProductSheet sheet,
-            Map<String, Value> liquid,
-            Value thrown,
+            MaterialReader material,
+            TraitsReader traits,
             Map<String, Value> limits,
             Map<Clock, List<TimeValue>> clocks,
             List<KitValue> kits,
@@ -293,14 +280,14 @@ final class SheetReader {
                 sheet.name(),
                 sheet.role().name(),
                 units.name(),
-                typed(liquid, "partsA"),
-                typed(liquid, "partsB"),
-                typed(liquid, "densityA"),
-                typed(liquid, "densityB"),
-                typed(liquid, "volumeSolids"),
-                typed(liquid, "spread"),
-                sheet.liquid().map(l -> l.firstIn().name()).orElse(null),
-                thrown == null ? null : thrown.typed(),
+                material.typed("partsA"),
+                material.typed("partsB"),
+                material.typed("densityA"),
+                material.typed("densityB"),
+                material.typed("volumeSolids"),
+                material.typed("spread"),
+                material.typedFirst(),
+                material.typedBroadcast(),
                 typedLimits,
                 typedClocks,
                 kits.stream()
@@ -310,14 +297,15 @@ final class SheetReader {
                 // a sheet that is silent is the same sheet as before either could be said
                 said(sheet.advice().mixing()),
                 said(sheet.advice().care()),
-                sheet.advice().note());
+                sheet.advice().note(),
+                material.storedKind(),
+                material.typedNumbers(),
+                traits.typedTraits(),
+                traits.typedHandling(),
+                traits.typedMarks());
     }
 
     private static String said(String words) {
         return words.isEmpty() ? null : words;
-    }
-
-    private static String typed(Map<String, Value> values, String field) {
-        return values.containsKey(field) ? values.get(field).typed() : null;
     }
 }

@@ -12,7 +12,7 @@ import openslab.core.floor.plan.Shapes2D;
 import openslab.core.job.CandidateReport;
 import openslab.core.job.ZoneFacts;
 import openslab.core.quantity.Field;
-import openslab.core.quantity.InvalidInput;
+import openslab.core.survey.Limits;
 import openslab.core.survey.Site;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.dry.DryDown;
@@ -21,10 +21,10 @@ import openslab.core.survey.map.SurveyMap;
 import openslab.core.survey.method.InSlabHumidity;
 import openslab.core.survey.method.TestMethods;
 import openslab.core.survey.place.Placement;
-import openslab.server.buildup.Candidates;
 import openslab.server.floor.PlanStore;
 import openslab.server.job.KnownZone;
 import openslab.server.job.ZoneReader;
+import openslab.server.system.Candidates;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -108,11 +108,9 @@ class SurveyController {
         });
     }
 
-    /** @throws InvalidInput where no layer with limits was chosen */
+    /** Of a floor for which nothing was chosen yet nothing is asked. */
     private static Site site(KnownZone zone) {
-        var limits = zone.report()
-                .limits()
-                .orElseThrow(() -> new InvalidInput("layers", null, "a build-up whose sheets state limits"));
+        var limits = zone.report().limits().orElse(Limits.NONE);
         return new Site(limits, zone.facts().substrate(), zone.report().area().base(), zone.units(), zone.now());
     }
 

@@ -3,6 +3,7 @@ package openslab.core.course.work;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
 import openslab.core.silica.SilicaTask;
@@ -79,6 +80,12 @@ public record Work(
 
     public static Work of(String id, String title, Per per, double pace, Item... items) {
         return new Work(id, title, per, pace, 1, List.of(items), List.of(), 0, 0, 0, Optional.empty());
+    }
+
+    /** The same work, with these lying ready too. */
+    public Work with(List<Item> more) {
+        List<Item> all = Stream.concat(items.stream(), more.stream()).distinct().toList();
+        return new Work(id, title, per, pace, hands, all, wears, waterLPerM2, dustM, wheelM, silica);
     }
 
     public Work hands(int n) {

@@ -210,7 +210,7 @@ public final class Survey {
     }
 
     private static boolean tells(TestMethod method, Site site) {
-        return !site.ground().isFilm() || method.tellsOfFilm();
+        return method.isFor(site.substrate()) && (!site.ground().isFilm() || method.tellsOfFilm());
     }
 
     /** Readings that count. */

@@ -3,6 +3,7 @@ package openslab.core.survey.method;
 import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.floor.Substrate;
 import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
@@ -49,6 +50,11 @@ public final class CalciumChloride implements TestMethod {
     @Override
     public boolean asked(Readings read, Site site) {
         return Double.isFinite(site.limits().mverMaxLb());
+    }
+
+    @Override
+    public boolean isFor(Substrate substrate) {
+        return substrate.family() == Substrate.Family.CEMENT;
     }
 
     @Override

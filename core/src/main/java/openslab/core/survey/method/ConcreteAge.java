@@ -3,6 +3,7 @@ package openslab.core.survey.method;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import openslab.core.floor.Substrate;
 import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
@@ -35,6 +36,11 @@ public final class ConcreteAge implements TestMethod {
     @Override
     public boolean wholeFloor() {
         return true;
+    }
+
+    @Override
+    public boolean isFor(Substrate substrate) {
+        return substrate.family() == Substrate.Family.CEMENT;
     }
 
     @Override

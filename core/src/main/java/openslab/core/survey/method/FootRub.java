@@ -1,6 +1,8 @@
 package openslab.core.survey.method;
 
 import openslab.core.quantity.Source;
+import openslab.core.survey.Readings;
+import openslab.core.survey.Site;
 import openslab.core.survey.TestGroup;
 
 /** Whether a stripper has let go of the finish: a shoe tells. */
@@ -24,5 +26,11 @@ public final class FootRub extends SignTest {
                         "finish still lifts under the sole",
                         "What is not stripped now peels with the new coat.",
                         "Scrub, recover the slurry, rinse twice, strip again where it lifts."));
+    }
+
+    /** Where something was laid on it for months, or may have been. */
+    @Override
+    public boolean asked(Readings read, Site site) {
+        return CareHistory.suspects(read) || ResilientCheck.finished(read);
     }
 }

@@ -53,7 +53,7 @@ public final class InSlabHumidity implements TestMethod {
 
     @Override
     public boolean asked(Readings read, Site site) {
-        return Double.isFinite(site.limits().slabRhMaxPct());
+        return Double.isFinite(site.limits().slabRhMaxPct()) && WhatBelow.slabCounts(read, site.substrate());
     }
 
     @Override

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.floor.Substrate;
 import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
@@ -39,7 +40,8 @@ public final class PlasticSheet implements TestMethod {
     /** The least that is known of the moisture, where the sheet asks for no figure. */
     @Override
     public boolean asked(Readings read, Site site) {
-        return !site.limits().moisture();
+        return site.substrate().family() == Substrate.Family.CEMENT
+                && !site.limits().moisture();
     }
 
     @Override

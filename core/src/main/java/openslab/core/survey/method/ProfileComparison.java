@@ -1,6 +1,7 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import openslab.core.floor.Substrate;
 import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
@@ -34,6 +35,11 @@ public final class ProfileComparison implements TestMethod {
     @Override
     public boolean wholeFloor() {
         return true;
+    }
+
+    @Override
+    public boolean isFor(Substrate substrate) {
+        return substrate.family() == Substrate.Family.CEMENT;
     }
 
     @Override

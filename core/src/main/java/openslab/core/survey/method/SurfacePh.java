@@ -2,6 +2,7 @@ package openslab.core.survey.method;
 
 import java.util.List;
 import java.util.Optional;
+import openslab.core.floor.Substrate;
 import openslab.core.quantity.Bound;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
@@ -35,6 +36,11 @@ public final class SurfacePh implements TestMethod {
     @Override
     public About about() {
         return ABOUT;
+    }
+
+    @Override
+    public boolean isFor(Substrate substrate) {
+        return substrate.family() == Substrate.Family.CEMENT;
     }
 
     @Override

@@ -11,6 +11,10 @@ public final class TestMethods {
     public static final List<TestMethod> ALL = List.of(
             new WalkOver(),
             new OldFloor(),
+            new TileCheck(),
+            new ResilientCheck(),
+            new CareHistory(),
+            new WhatBelow(),
             new ElectronicMeter(),
             new CalciumChloride(),
             new InSlabHumidity(),

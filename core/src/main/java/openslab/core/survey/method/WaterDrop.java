@@ -1,6 +1,7 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import openslab.core.floor.Substrate;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.survey.Finding;
@@ -25,6 +26,11 @@ public final class WaterDrop implements TestMethod {
     @Override
     public About about() {
         return ABOUT;
+    }
+
+    @Override
+    public boolean isFor(Substrate substrate) {
+        return substrate.family() == Substrate.Family.CEMENT;
     }
 
     @Override

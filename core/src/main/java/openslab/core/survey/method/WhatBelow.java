@@ -1,0 +1,104 @@
+package openslab.core.survey.method;
+
+import java.util.List;
+import openslab.core.floor.Substrate;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.Source;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Reading;
+import openslab.core.survey.Readings;
+import openslab.core.survey.Site;
+import openslab.core.survey.TestCount;
+import openslab.core.survey.TestGroup;
+import openslab.core.survey.TestMethod;
+
+/** What a floor that is not concrete itself lies on: moisture comes up through tile, vinyl and boards from a slab below. */
+public final class WhatBelow implements TestMethod {
+    public static final String ID = "what-below";
+
+    private static final Source RULE = Source.ours(
+            "a closed film keeps in what a slab on the ground gives off, whatever lies between; only a probe in that slab can tell");
+
+    private static final About ABOUT = new About(
+            ID,
+            "What it lies on",
+            TestGroup.WALK,
+            "Ask, look from below, or lift an edge where that does no harm: a slab on the ground, or a floor over a dry room.",
+            RULE);
+
+    @Override
+    public About about() {
+        return ABOUT;
+    }
+
+    @Override
+    public boolean isFor(Substrate substrate) {
+        return substrate.family() != Substrate.Family.CEMENT;
+    }
+
+    /** Whether moisture of a slab counts: in concrete always, below anything else where a slab on the ground lies there. */
+    static boolean slabCounts(Readings read, Substrate substrate) {
+        return substrate.family() == Substrate.Family.CEMENT
+                || read.newest(ID).map(r -> r.choice("lies").equals("ground")).orElse(false);
+    }
+
+    @Override
+    public boolean asked(Readings read, Site site) {
+        return site.limits().moisture();
+    }
+
+    @Override
+    public boolean wholeFloor() {
+        return true;
+    }
+
+    @Override
+    public boolean lasts() {
+        return true;
+    }
+
+    @Override
+    public List<Field> fields() {
+        return List.of(Field.choice(
+                "lies",
+                "Below it",
+                new Field.Choice("ground", "A slab on the ground"),
+                new Field.Choice("dry", "A slab or boards over a dry room"),
+                new Field.Choice("unknown", "Nobody knows")));
+    }
+
+    @Override
+    public TestCount count() {
+        return TestCount.ONE;
+    }
+
+    @Override
+    public String found(Reading r, Site site) {
+        return fields().get(0).choices().stream()
+                .filter(c -> c.id().equals(r.choice("lies")))
+                .map(Field.Choice::label)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Override
+    public List<Finding> judge(Reading r, Site site) {
+        if (!site.limits().moisture()) {
+            return List.of();
+        }
+        var finding = Finding.of(ID, r).measured(found(r, site)).needed("known, and dry or tested", RULE);
+        return List.of(
+                switch (r.choice("lies")) {
+                    case "dry" -> finding.go("a dry room below", "Nothing wet comes up from there.");
+                    case "ground" ->
+                        finding.go(
+                                "a slab on the ground below",
+                                "What that slab gives off comes up through joints and seams: probes in it decide.");
+                    default ->
+                        finding.hold(
+                                "nobody knows what it lies on",
+                                "A closed film over a damp slab lifts, or lets the adhesive below go soft.",
+                                "Find out: from papers, from below, or at an edge. Where that cannot be, read it as a slab on the ground.");
+                });
+    }
+}

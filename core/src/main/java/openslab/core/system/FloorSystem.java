@@ -1,0 +1,63 @@
+package openslab.core.system;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import openslab.core.floor.Substrate;
+import openslab.core.product.LayerRole;
+import openslab.core.quantity.Require;
+
+/**
+ * A way a floor is finished, from what it may lie on to how it is looked after.
+ *
+ * @param id its word in the store, in files and in the API
+ * @param note what it is for, in a sentence
+ * @param on what it may lie on
+ * @param layers from the floor upward
+ * @param hides what is not seen any more afterwards; {@code never} what stays seen whatever anybody does
+ * @param look how it looks in sun and shade, and what a client has to accept
+ * @param asks what it asks of the floor and of the place before anything else
+ * @param care what it is cleaned with, what must not go on it, when it is due
+ */
+public record FloorSystem(
+        String id,
+        String title,
+        String note,
+        Set<Substrate> on,
+        List<Layer> layers,
+        List<String> hides,
+        List<String> never,
+        String look,
+        String asks,
+        String care) {
+    /**
+     * One layer of it.
+     *
+     * @param sheet the slug of the sheet it is usually laid of
+     * @param way how it is laid; empty where that is as its material usually is
+     * @param when why it would be laid, where it is not always
+     */
+    public record Layer(String id, String title, LayerRole role, String sheet, String way, String when) {
+        /** Whether it is laid only where somebody wants it. */
+        public boolean isOptional() {
+            return !when.isEmpty();
+        }
+    }
+
+    public FloorSystem {
+        on = EnumSet.copyOf(on);
+        layers = List.copyOf(layers);
+        hides = List.copyOf(hides);
+        never = List.copyOf(never);
+        Require.that(
+                layers.stream().map(Layer::id).distinct().count() == layers.size(),
+                "each layer of %s has an id of its own",
+                id);
+        Require.that(layers.stream().anyMatch(l -> !l.isOptional()), "%s has a layer that is always laid", id);
+    }
+
+    /** What is laid where nobody says otherwise. */
+    public List<Layer> usual() {
+        return layers.stream().filter(l -> !l.isOptional()).toList();
+    }
+}

@@ -1,0 +1,121 @@
+package openslab.core.system;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import openslab.core.course.Gate;
+import openslab.core.prep.Gates;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.Source;
+
+/** Every gate of laying, by its id. */
+public final class LayGates {
+    /** What cannot be undone is settled first, with somebody's name on it. */
+    public static final String SETTLED = "settled";
+
+    /** The gate whose hours the step says. */
+    public static final String DRY = "dry";
+
+    private static final List<Gate> FIXED = List.of(
+            Gate.either(
+                    "wipe-colour",
+                    "Wipe test",
+                    "clean",
+                    "A white cloth stays clean",
+                    "colour",
+                    "Colour on the cloth",
+                    "Scrub, pick up and rinse again, until a white cloth stays clean under mild pressure."),
+            Gate.either(
+                    "hides",
+                    "Looked at dry, in daylight",
+                    "hides",
+                    "Hides everywhere",
+                    "shows",
+                    "Something shows through",
+                    "Another coat of the same, over all of it or over those parts."),
+            Gate.either(
+                    "misses",
+                    "Looked at along the light",
+                    "none",
+                    "No misses, no puddles",
+                    "some",
+                    "Missed or puddled somewhere",
+                    "Roll it in while it is wet; what has set is scuffed and coated again."),
+            Gate.either(
+                    "even",
+                    "Looked at dry",
+                    "even",
+                    "Even, no blotches",
+                    "blotchy",
+                    "Blotchy somewhere",
+                    "One more thin coat."),
+            Gate.either(
+                    "tack-free",
+                    "Back of the hand",
+                    "dry",
+                    "Nothing sticks",
+                    "tacky",
+                    "Tacky",
+                    "Leave it longer; look again."),
+            Gate.either(
+                    "colour-come",
+                    "The colour, where it is wettest",
+                    "come",
+                    "As the sample on this slab",
+                    "pale",
+                    "Paler than the sample",
+                    "Leave it to react longer; do not go back over dry stain because it looks pale."),
+            Gates.soaks(),
+            Gates.residue(),
+            Gates.noDust(),
+            Gates.rub());
+
+    private static final Map<String, Gate> BY_ID =
+            FIXED.stream().collect(Collectors.toMap(Gate::id, Function.identity()));
+
+    private LayGates() {}
+
+    /** A gate that asks nothing of its step but to be passed. */
+    public static Optional<Gate> find(String id) {
+        return Optional.ofNullable(BY_ID.get(id));
+    }
+
+    /** Dry for so long, and no dark patch. @param fan whether air may be moved over it */
+    public static Gate dry(double hours, boolean fan) {
+        return Gates.dry(hours, fan);
+    }
+
+    /** @param what has to be settled, in a sentence */
+    public static Gate settled(String what) {
+        return new Gate(
+                SETTLED,
+                what,
+                List.of(
+                        Field.choice(
+                                SETTLED,
+                                "Settled",
+                                new Field.Choice("yes", "Settled"),
+                                new Field.Choice("no", "Not yet")),
+                        Field.words("with", "Agreed with", 60, "who said so")),
+                "settled, with a name",
+                "Settle it first: afterwards it costs stripping or blasting.",
+                Source.commonPractice("what cannot be undone cheaply is agreed before"),
+                false,
+                v -> Gate.is(v, SETTLED, "yes"));
+    }
+
+    /** What is keyed in at each, by its id. */
+    public static Map<String, List<Field>> fields() {
+        Map<String, List<Field>> fields = FIXED.stream().collect(Collectors.toMap(Gate::id, Gate::fields));
+        fields.put(DRY, dry(1, true).fields());
+        fields.put(SETTLED, settled("").fields());
+        return Map.copyOf(fields);
+    }
+
+    /** Every id a step may name. */
+    public static List<String> ids() {
+        return fields().keySet().stream().sorted().toList();
+    }
+}

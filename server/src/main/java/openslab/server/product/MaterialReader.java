@@ -1,0 +1,230 @@
+package openslab.server.product;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import openslab.core.product.Broadcast;
+import openslab.core.product.Concentrate;
+import openslab.core.product.Dye;
+import openslab.core.product.Finish;
+import openslab.core.product.LayerRole;
+import openslab.core.product.Liquid;
+import openslab.core.product.Material;
+import openslab.core.product.OnePart;
+import openslab.core.product.Powder;
+import openslab.core.product.Spread;
+import openslab.core.product.Stain;
+import openslab.core.product.TwoPart;
+import openslab.core.quantity.Faults;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Value;
+
+/** Reads what a sheet is a sheet of: its kind, and the numbers of that kind. */
+final class MaterialReader {
+    /** Kinds that a form shows by its other fields. */
+    private static final Set<Material.Kind> SHOWN =
+            Set.of(Material.Kind.TWO_PART, Material.Kind.ONE_PART, Material.Kind.BROADCAST);
+
+    private final SheetForm form;
+    private final UnitSystem units;
+    private final Faults faults;
+    private final Material.Kind kind;
+    private final Map<String, Value> flat = new TreeMap<>();
+    private Map<String, Value> numbers = Map.of();
+    private Value thrown;
+    private TwoPart.First first;
+
+    MaterialReader(SheetForm form, LayerRole role, UnitSystem units, Faults faults) {
+        this.form = form;
+        this.units = units;
+        this.faults = faults;
+        this.kind = kind(role);
+        read();
+    }
+
+    private Material.Kind kind(LayerRole role) {
+        if (form.kind() != null && !form.kind().isBlank()) {
+            return faults.oneOf("kind", form.kind(), Material.Kind.class);
+        }
+        if (role == LayerRole.BROADCAST) {
+            return Material.Kind.BROADCAST;
+        }
+        return isZero(form.partsB()) ? Material.Kind.ONE_PART : Material.Kind.TWO_PART;
+    }
+
+    /** Whether what was typed for part B says that there is none. */
+    private static boolean isZero(String text) {
+        return text == null || text.isBlank() || text.strip().matches("0+([.,]0*)?");
+    }
+
+    private void read() {
+        if (kind == null) {
+            return;
+        }
+        switch (kind) {
+            case TWO_PART, ONE_PART -> {
+                put(SheetFields.PARTS_A, form.partsA());
+                put(SheetFields.PARTS_B, form.partsB() == null || form.partsB().isBlank() ? "0" : form.partsB());
+                put(SheetFields.DENSITY_A, form.densityA());
+                if (kind == Material.Kind.TWO_PART) {
+                    put(SheetFields.DENSITY_B, form.densityB());
+                }
+                put(SheetFields.SOLIDS, form.volumeSolids());
+                put(SheetFields.SPREAD, form.spread());
+                first = faults.oneOf("firstIn", form.firstIn() == null ? "A" : form.firstIn(), TwoPart.First.class);
+            }
+            case FINISH, CONCENTRATE -> {
+                put(SheetFields.DENSITY_A, form.densityA());
+                if (kind == Material.Kind.FINISH || form.volumeSolids() != null) {
+                    put(SheetFields.SOLIDS, form.volumeSolids());
+                }
+                put(SheetFields.SPREAD, form.spread());
+            }
+            case STAIN, DYE -> {
+                put(SheetFields.DENSITY_A, form.densityA());
+                put(SheetFields.SPREAD, form.spread());
+            }
+            case BROADCAST ->
+                thrown = faults.read(() -> SheetFields.BROADCAST.parse("broadcast", form.broadcast(), units));
+            case POWDER -> {}
+        }
+        Map<String, String> typed = form.numbers() == null ? Map.of() : form.numbers();
+        Map<String, Value> read =
+                faults.read(() -> Field.parseAll("numbers", SheetFields.NUMBERS.get(kind), typed, units));
+        numbers = read == null ? Map.of() : read;
+        ordered("spreadMin", "spreadMax");
+        ordered("waterMin", "waterMax");
+        ordered("colourMin", "colourMax");
+        ordered("depth", "lift");
+        ordered("look", "usual");
+        ordered("usual", "deep");
+        within();
+    }
+
+    private void put(Field field, String text) {
+        Value value = faults.read(() -> field.parse(field.id(), text, units));
+        if (value != null) {
+            flat.put(field.id(), value);
+        }
+    }
+
+    private void ordered(String low, String high) {
+        if (has(low) && has(high) && numbers.get(low).base() > numbers.get(high).base()) {
+            faults.add(
+                    "numbers." + low,
+                    numbers.get(low).typed(),
+                    "at most " + numbers.get(high).typed());
+        }
+    }
+
+    /** The rate that is reckoned with lies within the range. */
+    private void within() {
+        Value usual = flat.get("spread");
+        if (usual == null) {
+            return;
+        }
+        if (has("spreadMin") && usual.base() < numbers.get("spreadMin").base()) {
+            faults.add(
+                    "spread",
+                    usual.typed(),
+                    "at least " + numbers.get("spreadMin").typed());
+        }
+        if (has("spreadMax") && usual.base() > numbers.get("spreadMax").base()) {
+            faults.add(
+                    "spread",
+                    usual.typed(),
+                    "at most " + numbers.get("spreadMax").typed());
+        }
+    }
+
+    private boolean has(String number) {
+        return numbers.containsKey(number);
+    }
+
+    private double number(String id) {
+        return has(id) ? numbers.get(id).base() : 0;
+    }
+
+    private double typedIn(String id) {
+        return flat.get(id).base();
+    }
+
+    private double solids() {
+        return flat.containsKey("volumeSolids") ? typedIn("volumeSolids") / 100 : 0;
+    }
+
+    private Spread spread() {
+        double usual = typedIn("spread");
+        return new Spread(
+                has("spreadMin") ? number("spreadMin") : usual, usual, has("spreadMax") ? number("spreadMax") : usual);
+    }
+
+    /** Once nothing was at fault. */
+    Material material() {
+        return switch (kind) {
+            case TWO_PART ->
+                new TwoPart(
+                        new Liquid.Part("A", typedIn("partsA"), typedIn("densityA")),
+                        new Liquid.Part("B", typedIn("partsB"), typedIn("densityB")),
+                        has("partsC")
+                                ? Optional.of(new Liquid.Part(
+                                        "C", number("partsC"), has("densityC") ? number("densityC") : 1))
+                                : Optional.empty(),
+                        solids(),
+                        spread(),
+                        first);
+            case ONE_PART -> new OnePart(typedIn("densityA"), solids(), spread());
+            case FINISH -> new Finish(typedIn("densityA"), solids(), spread());
+            case CONCENTRATE -> new Concentrate(number("water"), typedIn("densityA"), solids(), spread());
+            case STAIN -> new Stain(typedIn("densityA"), spread(), number("look"), number("usual"), number("deep"));
+            case DYE ->
+                new Dye(
+                        typedIn("densityA"),
+                        Dye.Solvent.valueOf(numbers.get("solvent").typed().toUpperCase(java.util.Locale.ROOT)),
+                        spread());
+            case POWDER ->
+                new Powder(
+                        number("bag"),
+                        number("yield"),
+                        number("waterMin"),
+                        number("waterMax"),
+                        number("colourMin"),
+                        has("colourMax") ? number("colourMax") : number("colourMin"),
+                        number("depth"),
+                        number("lift"));
+            case BROADCAST ->
+                new Broadcast(
+                        thrown.base(),
+                        !has("refusal") || numbers.get("refusal").typed().equals("yes"));
+        };
+    }
+
+    /** Empty while it is at fault itself. */
+    Optional<Material.Kind> kind() {
+        return Optional.ofNullable(kind);
+    }
+
+    /** As it is stored: nothing where the other fields show it. */
+    String storedKind() {
+        return SHOWN.contains(kind) ? null : kind.name();
+    }
+
+    /** As it was typed, units written out; nothing where it was not. */
+    String typed(String field) {
+        return flat.containsKey(field) ? flat.get(field).typed() : null;
+    }
+
+    String typedBroadcast() {
+        return thrown == null ? null : thrown.typed();
+    }
+
+    String typedFirst() {
+        return first == null ? null : first.name();
+    }
+
+    Map<String, String> typedNumbers() {
+        return TraitsReader.typed(numbers);
+    }
+}

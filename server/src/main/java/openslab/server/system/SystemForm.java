@@ -1,0 +1,82 @@
+package openslab.server.system;
+
+import io.swagger.v3.oas.annotations.media.ArraySchema;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
+import openslab.core.floor.Substrate;
+import openslab.core.product.LayerRole;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A system as it is written in its file: texts with units, and works, gates and harms by their ids.
+ *
+ * @param on substrates that it may lie on
+ * @param never what it does not hide, whatever anybody does
+ */
+public record SystemForm(
+        String id,
+        String title,
+        String note,
+        @ArraySchema(schema = @Schema(implementation = Substrate.class)) List<String> on,
+        List<LayerPart> layers,
+        List<String> hides,
+        List<String> never,
+        String look,
+        String asks,
+        String care) {
+    /**
+     * One layer, from the floor upward.
+     *
+     * @param sheet the slug of the sheet it is usually laid of
+     * @param way how it is laid, by the id of a way; or {@code steps}, its own; as its material usually is where it has neither
+     * @param when why it would be laid, where it is not always
+     */
+    public record LayerPart(
+            String id,
+            String title,
+            @Schema(implementation = LayerRole.class) String role,
+            String sheet,
+            @Nullable String way,
+            @Nullable List<StepPart> steps,
+            @Nullable String when) {}
+
+    /** A way of laying that several systems share. */
+    record WayForm(List<StepPart> steps) {}
+
+    /**
+     * One step. With {@code settle} it is nothing but that: what is settled before, because it cannot be undone cheaply.
+     *
+     * @param which of the layer's steps of the same work it is
+     * @param gate the id of what closes it; {@code hours} how long it dries where that is the gate
+     * @param coat whether it puts the material on the floor
+     */
+    public record StepPart(
+            @Nullable String settle,
+            @Nullable String work,
+            @Nullable String which,
+            @Nullable String title,
+            @Nullable String does,
+            String why,
+            @Nullable List<String> harms,
+            @Nullable String gate,
+            @Nullable String hours,
+            @Nullable Boolean fan,
+            @Nullable WaitPart waits,
+            @Nullable List<String> again,
+            @Nullable Boolean coat) {}
+
+    /**
+     * What has to pass: a time ({@code fixed}), a look ({@code look}, {@code usual}, {@code until}), what the sheet says
+     * ({@code sheet}), or a window by temperature.
+     */
+    public record WaitPart(
+            @Nullable String fixed,
+            @Nullable String look,
+            @Nullable String usual,
+            @Nullable String until,
+            @Nullable String sheet,
+            @Nullable List<WindowPart> window) {}
+
+    /** @param at a temperature of the slab */
+    public record WindowPart(String at, String opens, String closes) {}
+}

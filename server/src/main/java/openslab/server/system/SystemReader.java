@@ -1,0 +1,226 @@
+package openslab.server.system;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import openslab.core.course.Gate;
+import openslab.core.course.work.Work;
+import openslab.core.floor.Substrate;
+import openslab.core.job.KnownWorks;
+import openslab.core.product.LayerRole;
+import openslab.core.product.TemperatureCurve;
+import openslab.core.quantity.Faults;
+import openslab.core.quantity.Field;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Value;
+import openslab.core.system.FloorSystem;
+import openslab.core.system.Harm;
+import openslab.core.system.LayGates;
+import openslab.core.system.LayStep;
+import openslab.core.system.LayWait;
+import openslab.core.system.Way;
+
+/** Reads a {@link SystemForm} into the core's system and the ways of its layers. */
+final class SystemReader {
+    /** @param ways of the layers that have steps of their own */
+    record Read(FloorSystem system, List<Way> ways) {}
+
+    private static final Field TIME = Field.quantity("time", "Time", Unit.HOUR, 0.001, 20_000, "30 s, 15 min, 3 h");
+    private static final Field AT = Field.quantity("at", "At", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 60, "");
+
+    private final Faults faults = new Faults();
+    private final Set<String> shared;
+
+    /** @param shared the ids of the ways that several systems share */
+    SystemReader(Set<String> shared) {
+        this.shared = shared;
+    }
+
+    /** @throws openslab.core.quantity.InvalidInput naming every fault */
+    Read read(SystemForm form) {
+        String id = faults.line("id", form.id(), 1, 40);
+        String title = faults.line("title", form.title(), 1, 80);
+        String note = faults.prose("note", form.note(), 300);
+        Set<Substrate> on = EnumSet.noneOf(Substrate.class);
+        for (int i = 0; form.on() != null && i < form.on().size(); i++) {
+            Substrate one = faults.oneOf("on[" + i + "]", form.on().get(i), Substrate.class);
+            if (one != null) {
+                on.add(one);
+            }
+        }
+        if (on.isEmpty()) {
+            faults.add("on", null, "what it may lie on");
+        }
+        var ways = new ArrayList<Way>();
+        var layers = new ArrayList<FloorSystem.Layer>();
+        for (int i = 0; form.layers() != null && i < form.layers().size(); i++) {
+            layer(form.layers().get(i), "layers[" + i + "].", id, ways).ifPresent(layers::add);
+        }
+        if (form.layers() == null || form.layers().isEmpty()) {
+            faults.add("layers", null, "at least one layer");
+        }
+        List<String> hides = lines("hides", form.hides());
+        List<String> never = lines("never", form.never());
+        String look = faults.prose("look", form.look(), 1000);
+        String asks = faults.prose("asks", form.asks(), 1000);
+        String care = faults.prose("care", form.care(), 1000);
+        faults.check();
+        return new Read(new FloorSystem(id, title, note, on, layers, hides, never, look, asks, care), ways);
+    }
+
+    /** @throws openslab.core.quantity.InvalidInput naming every fault */
+    Way way(String id, SystemForm.WayForm form) {
+        Optional<Way> way = ofSteps(id, form.steps(), "");
+        faults.check();
+        return way.orElseThrow();
+    }
+
+    private List<String> lines(String path, List<String> texts) {
+        var lines = new ArrayList<String>();
+        for (int i = 0; texts != null && i < texts.size(); i++) {
+            lines.add(faults.line(path + "[" + i + "]", texts.get(i), 1, 120));
+        }
+        return lines;
+    }
+
+    private Optional<FloorSystem.Layer> layer(SystemForm.LayerPart part, String path, String system, List<Way> ways) {
+        String id = faults.line(path + "id", part.id(), 1, 40);
+        if (id != null && !id.matches("[a-z0-9-]+")) {
+            faults.add(path + "id", id, "small letters, figures and hyphens");
+        }
+        String title = faults.line(path + "title", part.title(), 1, 60);
+        LayerRole role = faults.oneOf(path + "role", part.role(), LayerRole.class);
+        String sheet = faults.line(path + "sheet", part.sheet(), 1, 60);
+        String way = part.way() == null ? "" : part.way();
+        if (!way.isEmpty() && !shared.contains(way)) {
+            faults.add(path + "way", way, "one of " + String.join(", ", shared));
+        }
+        if (part.steps() != null) {
+            way = system + "/" + id;
+            ofSteps(way, part.steps(), path).ifPresent(ways::add);
+        }
+        String when = part.when() == null ? "" : part.when();
+        return id == null || title == null || role == null || sheet == null
+                ? Optional.empty()
+                : Optional.of(new FloorSystem.Layer(id, title, role, sheet, way, when));
+    }
+
+    private Optional<Way> ofSteps(String id, List<SystemForm.StepPart> parts, String path) {
+        var steps = new ArrayList<LayStep>();
+        for (int i = 0; parts != null && i < parts.size(); i++) {
+            step(parts.get(i), path + "steps[" + i + "].").ifPresent(steps::add);
+        }
+        Set<String> ids = steps.stream().map(LayStep::id).collect(Collectors.toSet());
+        if (ids.size() < steps.size()) {
+            faults.add(path + "steps", "one step twice", "steps of the same work told apart by which");
+        }
+        for (LayStep step : steps) {
+            if (!ids.containsAll(step.again())) {
+                faults.add(path + "steps", step.again(), "steps of the same layer, by their ids");
+            }
+        }
+        if (steps.stream().filter(LayStep::coat).count() != 1) {
+            faults.add(path + "steps", null, "exactly one step that puts the material on the floor");
+            return Optional.empty();
+        }
+        return Optional.of(new Way(id, steps));
+    }
+
+    private Optional<LayStep> step(SystemForm.StepPart part, String path) {
+        String why = faults.line(path + "why", part.why(), 1, 300);
+        String which = part.which() == null ? "" : faults.line(path + "which", part.which(), 1, 20);
+        if (part.settle() != null) {
+            String what = faults.line(path + "settle", part.settle(), 1, 120);
+            return what == null || why == null ? Optional.empty() : Optional.of(LayStep.settle(which, what, why));
+        }
+        Work work = faults.read(() -> KnownWorks.of(path + "work", part.work()));
+        String title = faults.line(path + "title", part.title(), 1, 80);
+        String does = faults.line(path + "does", part.does(), 1, 600);
+        var harms = new ArrayList<Harm>();
+        for (String harm : part.harms() == null ? List.<String>of() : part.harms()) {
+            Harm.find(harm).ifPresentOrElse(harms::add, () -> faults.add(path + "harms", harm, harmIds()));
+        }
+        Optional<Gate> gate = gate(part, path);
+        LayWait waits = waits(part.waits(), path + "waits.");
+        List<String> again = part.again() == null ? List.of() : part.again();
+        boolean coat = part.coat() != null && part.coat();
+        return work == null || title == null || does == null || why == null || which == null
+                ? Optional.empty()
+                : Optional.of(new LayStep(work, which, title, does, why, harms, gate, waits, again, coat));
+    }
+
+    private static String harmIds() {
+        return "one of " + List.of(Harm.values()).stream().map(Harm::id).collect(Collectors.joining(", "));
+    }
+
+    private Optional<Gate> gate(SystemForm.StepPart part, String path) {
+        if (part.gate() == null) {
+            return Optional.empty();
+        }
+        if (part.gate().equals(LayGates.DRY)) {
+            Double minutes = minutes(path + "hours", part.hours());
+            boolean fan = part.fan() == null || part.fan();
+            return minutes == null ? Optional.empty() : Optional.of(LayGates.dry(Unit.HOUR.fromBase(minutes), fan));
+        }
+        Optional<Gate> gate = LayGates.find(part.gate());
+        if (gate.isEmpty()) {
+            faults.add(path + "gate", part.gate(), "one of " + String.join(", ", LayGates.ids()));
+        }
+        return gate;
+    }
+
+    private Double minutes(String path, String text) {
+        Value value = faults.read(() -> TIME.parse(path, text, UnitSystem.METRIC));
+        return value == null ? null : value.base();
+    }
+
+    private LayWait waits(SystemForm.WaitPart part, String path) {
+        if (part == null) {
+            return LayWait.NONE;
+        }
+        if (part.sheet() != null) {
+            LayWait.Says says = faults.oneOf(path + "sheet", part.sheet(), LayWait.Says.class);
+            return says == null ? LayWait.NONE : new LayWait.OfSheet(says);
+        }
+        if (part.window() != null) {
+            return window(part, path);
+        }
+        if (part.look() != null) {
+            Double look = minutes(path + "look", part.look());
+            Double usual = minutes(path + "usual", part.usual());
+            String until = faults.line(path + "until", part.until(), 1, 120);
+            return look == null || usual == null || until == null ? LayWait.NONE : new LayWait.Open(look, usual, until);
+        }
+        Double fixed = minutes(path + "fixed", part.fixed());
+        return fixed == null ? LayWait.NONE : new LayWait.Fixed(fixed);
+    }
+
+    private LayWait window(SystemForm.WaitPart part, String path) {
+        String until = faults.line(path + "until", part.until(), 1, 120);
+        TemperatureCurve opens = curve(part.window(), SystemForm.WindowPart::opens, path);
+        TemperatureCurve closes = curve(part.window(), SystemForm.WindowPart::closes, path);
+        return until == null || opens == null || closes == null
+                ? LayWait.NONE
+                : new LayWait.Window(opens, closes, until);
+    }
+
+    private TemperatureCurve curve(
+            List<SystemForm.WindowPart> rows, Function<SystemForm.WindowPart, String> which, String path) {
+        var points = new ArrayList<TemperatureCurve.Point>();
+        for (int i = 0; i < rows.size(); i++) {
+            SystemForm.WindowPart row = rows.get(i);
+            String here = path + "window[" + i + "]";
+            Value at = faults.read(() -> AT.parse(here + ".at", row.at(), UnitSystem.US));
+            Double minutes = minutes(here, which.apply(row));
+            if (at != null && minutes != null) {
+                points.add(new TemperatureCurve.Point(at.base(), minutes));
+            }
+        }
+        return points.size() < rows.size() || points.isEmpty() ? null : new TemperatureCurve(points);
+    }
+}

@@ -1,0 +1,265 @@
+<script lang="ts">
+  import { type ApiProblem, asProblem } from '../../api/call';
+  import { candidates, shelf } from '../../api/client';
+  import type {
+    BuildUpForm,
+    BuildUpZone,
+    CandidateReport,
+    JobHead,
+    LayerForm,
+    SheetView,
+  } from '../../api/types';
+  import type { JobDesk } from '../../app/job.svelte';
+  import { jobHref } from '../../app/route.svelte';
+  import Button from '../../parts/Button.svelte';
+  import { FormState } from '../../parts/form.svelte';
+  import Mark from '../../parts/Mark.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
+  import LayerLine from './LayerLine.svelte';
+
+  interface Props {
+    desk: JobDesk;
+    job: JobHead;
+    zone: BuildUpZone;
+  }
+
+  let { desk, job, zone }: Props = $props();
+  const sending = new FormState();
+  let told = $state.raw<readonly CandidateReport[]>([]);
+  let sheets = $state.raw<readonly SheetView[]>([]);
+  let problem = $state.raw<ApiProblem | null>(null);
+  let added = $state('');
+  /** What was there before each change, the newest last. */
+  let undo = $state.raw<readonly BuildUpForm[]>([]);
+
+  const layers = $derived(zone.layers);
+  const topDown = $derived([...layers].reverse());
+  const isBegun = (id: string) => zone.report.begun.includes(id);
+  /** Nothing moves below what was begun. */
+  const floor = $derived(layers.reduce((top, l, i) => (isBegun(l.id) ? i : top), -1));
+
+  $effect(() => {
+    candidates({ jobId: job.id, zoneId: zone.id }).then(
+      (t) => (told = t),
+      (e: unknown) => (problem = asProblem(e)),
+    );
+  });
+  $effect(
+    () =>
+      void shelf().then(
+        (all) => (sheets = all),
+        (e: unknown) => (problem = asProblem(e)),
+      ),
+  );
+
+  const kept = (): LayerForm[] =>
+    layers.map((l) => ({
+      id: l.id,
+      sheet: l.digest,
+      title: l.title,
+      ...(l.role && { role: l.role as NonNullable<LayerForm['role']> }),
+      rate: l.rate ?? '',
+      reserve: l.reserve ?? '',
+    }));
+  const asItIs = (): BuildUpForm => ({ system: zone.system?.id ?? '', layers: kept() });
+
+  async function send(form: BuildUpForm, back?: readonly BuildUpForm[]) {
+    const before = back ?? [...undo, asItIs()];
+    if (await sending.send([form, job.version], (key) => desk.build(zone.id, key, form))) {
+      undo = before;
+    }
+  }
+
+  const change = (next: LayerForm[]) => send({ system: zone.system?.id ?? '', layers: next });
+
+  function move(at: number, by: number) {
+    const next = kept();
+    const [layer] = next.splice(at, 1);
+    if (layer) {
+      next.splice(at + by, 0, layer);
+      void change(next);
+    }
+  }
+
+  function repeat(at: number) {
+    const next = kept();
+    const again: LayerForm = { ...next[at] };
+    delete again.id;
+    next.splice(at + 1, 0, again);
+    void change(next);
+  }
+
+  function takeBack() {
+    const last = undo.at(-1);
+    if (last) {
+      void send(last, undo.slice(0, -1));
+    }
+  }
+
+  function add() {
+    const sheet = sheets.find((s) => s.digest === added);
+    if (sheet) {
+      void change([...kept(), { sheet: sheet.digest }]);
+      added = '';
+    }
+  }
+
+  /** One that the system offers goes where the system has it; the top is the best guess there is. */
+  const offer = (id: string) => change([...kept(), { id }]);
+</script>
+
+<header>
+  <h1>What goes on</h1>
+  <p>{zone.system?.title ?? 'No system chosen yet'}</p>
+</header>
+{#if zone.system}<p class="soft">{zone.system.note}</p>{/if}
+<Trouble problem={sending.problem} />
+<Trouble {problem} />
+
+<section aria-labelledby="layers-head">
+  <h2 id="layers-head">Its layers, from the top down</h2>
+  {#if layers.length === 0}
+    <p class="soft">Nothing yet: choose a system below, or lay sheets one on another.</p>
+  {/if}
+  <ol>
+    {#each topDown as layer (layer.id)}
+      {@const at = layers.indexOf(layer)}
+      <LayerLine
+        {layer}
+        {sheets}
+        units={job.facts.units}
+        begun={isBegun(layer.id)}
+        busy={sending.busy}
+        up={at < layers.length - 1 && at > floor}
+        down={at > floor + 1}
+        above={at >= floor}
+        href={jobHref(job.id, zone.id, layer.id)}
+        onmove={(by) => move(at, by)}
+        onrepeat={() => repeat(at)}
+        ondrop={() => void change(kept().filter((l) => l.id !== layer.id))}
+        onchange={(form) =>
+          void change(kept().map((l) => (l.id === layer.id ? { ...l, ...form } : l)))}
+      />
+    {/each}
+  </ol>
+  <div class="acts">
+    {#each zone.more as more (more.id)}
+      <Button disabled={sending.busy} onclick={() => void offer(more.id)}
+        >Add: {more.title}<small>{more.when}</small></Button
+      >
+    {/each}
+    <label>
+      <span>Another layer on top</span>
+      <select bind:value={added} onchange={add} disabled={sending.busy}>
+        <option value="">choose a sheet</option>
+        {#each sheets as sheet (sheet.digest)}
+          <option value={sheet.digest}>{sheet.name}</option>
+        {/each}
+      </select>
+    </label>
+    {#if undo.length > 0}
+      <Button kind="quiet" disabled={sending.busy} onclick={takeBack}>Undo</Button>
+    {/if}
+  </div>
+</section>
+
+<section aria-labelledby="systems-head">
+  <h2 id="systems-head">Systems for this floor</h2>
+  <ul>
+    {#each told as c (c.id)}
+      <li>
+        <Mark mark={c.verdict} />
+        <div>
+          <h3>{c.title}</h3>
+          <p class="soft">{c.note}</p>
+        </div>
+        <p>{c.summary}</p>
+        {#if c.id === zone.system?.id}
+          <b>chosen</b>
+        {:else}
+          <Button disabled={sending.busy || floor >= 0} onclick={() => void send({ system: c.id })}
+            >Choose</Button
+          >
+        {/if}
+      </li>
+    {/each}
+  </ul>
+  {#if floor >= 0}
+    <p class="soft">
+      Something is on already: another system begins with the floor's next cycle; what is not on yet
+      can be changed above.
+    </p>
+  {/if}
+</section>
+
+<style>
+  header {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 4px 16px;
+  }
+
+  h1 {
+    font-size: 30px;
+  }
+
+  header p {
+    font: 600 24px/1 var(--figures);
+    text-transform: uppercase;
+  }
+
+  h2 {
+    font-size: 20px;
+    margin-block: 18px 6px;
+  }
+
+  h3 {
+    font: 600 16px var(--text);
+  }
+
+  .soft {
+    color: var(--ink-soft);
+    font-size: 14px;
+  }
+
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: 10px 14px;
+    margin-block: 12px;
+  }
+
+  small {
+    display: block;
+    font-weight: 400;
+    font-size: 13px;
+  }
+
+  label span {
+    display: block;
+    font-size: 13px;
+    color: var(--ink-soft);
+  }
+
+  ul li {
+    display: grid;
+    grid-template-columns: 84px minmax(0, 2fr) minmax(0, 3fr) auto;
+    gap: 4px 16px;
+    align-items: center;
+    padding-block: 8px;
+    border-block-start: 1px solid var(--line);
+  }
+
+  @media (max-width: 759px) {
+    ul li {
+      grid-template-columns: 84px minmax(0, 1fr);
+    }
+
+    ul li > :nth-child(n + 3) {
+      grid-column: 2;
+      justify-self: start;
+    }
+  }
+</style>

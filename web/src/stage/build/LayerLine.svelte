@@ -1,0 +1,171 @@
+<script lang="ts">
+  import type { LayerForm, LayerView, SheetView, Units } from '../../api/types';
+  import Button from '../../parts/Button.svelte';
+
+  interface Props {
+    layer: LayerView;
+    sheets: readonly SheetView[];
+    units: Units;
+    /** Something was logged in it: it stays as it is. */
+    begun: boolean;
+    busy: boolean;
+    /** Whether it can go one higher, one lower, or be laid again on top of itself. */
+    up: boolean;
+    down: boolean;
+    above: boolean;
+    href: string;
+    onmove: (by: number) => void;
+    onrepeat: () => void;
+    ondrop: () => void;
+    onchange: (form: LayerForm) => void;
+  }
+
+  let {
+    layer,
+    sheets,
+    units,
+    begun,
+    busy,
+    up,
+    down,
+    above,
+    href,
+    onmove,
+    onrepeat,
+    ondrop,
+    onchange,
+  }: Props = $props();
+  let open = $state(false);
+  // drafts of what is there; another answer makes the line anew where it changed the layer
+  let rate = $derived(layer.rate ?? '');
+  let reserve = $derived(layer.reserve ?? '');
+  const mine = $derived(sheets.find((s) => s.digest === layer.digest));
+  const fitting = $derived(sheets.filter((s) => !mine || s.role === mine.role));
+</script>
+
+<li data-kind={layer.role}>
+  <div class="name">
+    <a {href}>{layer.title}</a>
+    {#if begun}<span>begun: stays as it is</span>{/if}
+  </div>
+  <div class="sheet">
+    {#if begun}
+      {layer.name}
+    {:else}
+      <select
+        aria-label="Sheet of the {layer.title}"
+        value={layer.digest}
+        disabled={busy}
+        onchange={(e) => onchange({ sheet: e.currentTarget.value })}
+      >
+        {#if !mine}<option value={layer.digest}>{layer.name}, as planned with</option>{/if}
+        {#each fitting as sheet (sheet.digest)}
+          <option value={sheet.digest}>{sheet.name}</option>
+        {/each}
+      </select>
+    {/if}
+    <span class="said">
+      {layer.rate ? `laid at ${layer.rate}` : 'at the sheet’s rate'}{layer.reserve
+        ? `, ${layer.reserve} held back`
+        : ''}
+    </span>
+  </div>
+  <div class="acts">
+    <Button kind="quiet" disabled={busy || !up} onclick={() => onmove(1)}>Up</Button>
+    <Button kind="quiet" disabled={busy || !down} onclick={() => onmove(-1)}>Down</Button>
+    <Button kind="quiet" disabled={busy || !above} onclick={onrepeat}>Again</Button>
+    <Button kind="quiet" disabled={busy} onclick={() => (open = !open)}>Rate</Button>
+    <Button kind="quiet" disabled={busy || begun} onclick={ondrop}>Drop</Button>
+  </div>
+  {#if open}
+    <form
+      novalidate
+      onsubmit={(event) => {
+        event.preventDefault();
+        open = false;
+        onchange({ rate, reserve });
+      }}
+    >
+      <label
+        ><span>Laid at, empty for the sheet’s rate</span>
+        <input bind:value={rate} placeholder={units === 'US' ? 'ft²/gal' : 'm²/L'} /></label
+      >
+      <label
+        ><span>Held back for touching up</span>
+        <input bind:value={reserve} placeholder="%" /></label
+      >
+      <Button type="submit" kind="main" disabled={busy}>Save the rate</Button>
+    </form>
+  {/if}
+</li>
+
+<style>
+  li {
+    display: grid;
+    grid-template-columns: minmax(130px, 1fr) minmax(0, 2fr) auto;
+    gap: 4px 16px;
+    align-items: center;
+    padding: 8px 0 8px 12px;
+    border-block-start: 1px solid var(--line);
+    border-inline-start: 10px solid var(--clear);
+  }
+
+  li[data-kind='PRIMER'] {
+    border-inline-start-color: var(--primer);
+  }
+
+  li[data-kind='STAIN'],
+  li[data-kind='ANTIQUE'] {
+    border-inline-start-color: var(--stain);
+  }
+
+  li[data-kind='BASE'],
+  li[data-kind='OVERLAY'] {
+    border-inline-start-color: var(--base);
+  }
+
+  li[data-kind='BODY'] {
+    border-inline-start-color: var(--body);
+  }
+
+  li[data-kind='BROADCAST'] {
+    border-inline-start-color: var(--flake);
+  }
+
+  .name a {
+    font: 600 17px/1.3 var(--text);
+  }
+
+  .name span,
+  .said,
+  label span {
+    display: block;
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  select {
+    max-inline-size: 100%;
+  }
+
+  .acts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px;
+  }
+
+  form {
+    grid-column: 1 / -1;
+    display: flex;
+    flex-wrap: wrap;
+    align-items: end;
+    gap: 10px 14px;
+    padding-block: 6px;
+  }
+
+  @media (max-width: 759px) {
+    li {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+</style>
