@@ -1832,6 +1832,7 @@ export interface components {
         KindView: {
             id: string;
             label: string;
+            liquid: components["schemas"]["Field"][];
             numbers: components["schemas"]["Field"][];
         };
         Kit: {
@@ -2656,7 +2657,6 @@ export interface components {
             handling: components["schemas"]["Field"][];
             kinds: components["schemas"]["KindView"][];
             limits: components["schemas"]["Field"][];
-            liquid: components["schemas"]["Field"][];
             roles: components["schemas"]["Named"][];
             traits: components["schemas"]["TraitsView"];
         };

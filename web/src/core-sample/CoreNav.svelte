@@ -102,6 +102,9 @@
   .title {
     font-size: 15px;
     font-weight: 600;
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
 
   a[aria-current] .title {

@@ -65,6 +65,11 @@
     cursor: default;
   }
 
+  .quiet:disabled {
+    border-color: transparent;
+    background: none;
+  }
+
   kbd {
     margin-inline-start: 10px;
     font: 500 15px var(--figures);

@@ -63,11 +63,13 @@
     }));
   const asItIs = (): BuildUpForm => ({ system: zone.system?.id ?? '', layers: kept() });
 
-  async function send(form: BuildUpForm, back?: readonly BuildUpForm[]) {
+  async function send(form: BuildUpForm, back?: readonly BuildUpForm[]): Promise<boolean> {
     const before = back ?? [...undo, asItIs()];
-    if (await sending.send([form, job.version], (key) => desk.build(zone.id, key, form))) {
+    const taken = await sending.send([form, job.version], (key) => desk.build(zone.id, key, form));
+    if (taken) {
       undo = before;
     }
+    return taken;
   }
 
   const change = (next: LayerForm[]) => send({ system: zone.system?.id ?? '', layers: next });
@@ -137,8 +139,7 @@
         onmove={(by) => move(at, by)}
         onrepeat={() => repeat(at)}
         ondrop={() => void change(kept().filter((l) => l.id !== layer.id))}
-        onchange={(form) =>
-          void change(kept().map((l) => (l.id === layer.id ? { ...l, ...form } : l)))}
+        onchange={(form) => change(kept().map((l) => (l.id === layer.id ? { ...l, ...form } : l)))}
       />
     {/each}
   </ol>

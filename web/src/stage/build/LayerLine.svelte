@@ -17,7 +17,8 @@
     onmove: (by: number) => void;
     onrepeat: () => void;
     ondrop: () => void;
-    onchange: (form: LayerForm) => void;
+    /** Whether it was taken. */
+    onchange: (form: LayerForm) => Promise<boolean>;
   }
 
   let {
@@ -41,6 +42,12 @@
   let reserve = $derived(layer.reserve ?? '');
   const mine = $derived(sheets.find((s) => s.digest === layer.digest));
   const fitting = $derived(sheets.filter((s) => !mine || s.role === mine.role));
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    // what was refused stays as it was typed
+    open = !(await onchange({ rate, reserve }));
+  }
 </script>
 
 <li data-kind={layer.role}>
@@ -56,7 +63,7 @@
         aria-label="Sheet of the {layer.title}"
         value={layer.digest}
         disabled={busy}
-        onchange={(e) => onchange({ sheet: e.currentTarget.value })}
+        onchange={(e) => void onchange({ sheet: e.currentTarget.value })}
       >
         {#if !mine}<option value={layer.digest}>{layer.name}, as planned with</option>{/if}
         {#each fitting as sheet (sheet.digest)}
@@ -78,14 +85,7 @@
     <Button kind="quiet" disabled={busy || begun} onclick={ondrop}>Drop</Button>
   </div>
   {#if open}
-    <form
-      novalidate
-      onsubmit={(event) => {
-        event.preventDefault();
-        open = false;
-        onchange({ rate, reserve });
-      }}
-    >
+    <form novalidate onsubmit={(event) => void save(event)}>
       <label
         ><span>Laid at, empty for the sheet’s rate</span>
         <input bind:value={rate} placeholder={units === 'US' ? 'ft²/gal' : 'm²/L'} /></label

@@ -25,6 +25,8 @@
   let earlier = $state('');
   const sending = new Logging();
 
+  /** Nothing is tested: somebody agrees to it. */
+  const settles = $derived(gate.fields.some((f) => f.words));
   const shown = $derived(['by', 'at', 'note', ...gate.fields.map((f) => `values.${f.id}`)]);
 
   async function save(event: SubmitEvent) {
@@ -41,10 +43,14 @@
 
 <div class="gate" data-progress={progress}>
   <div class="line">
-    <span><b>Gate: {gate.title}</b>, {gate.needed}</span>
+    <span><b>{settles ? 'To settle' : 'Gate'}: {gate.title}</b>, {gate.needed}</span>
     {#if !open}
       <Button onclick={() => (open = true)}
-        >{progress !== 'DONE' ? `Test: ${gate.title}` : 'Test again'}</Button
+        >{settles
+          ? 'Settle it'
+          : progress !== 'DONE'
+            ? `Test: ${gate.title}`
+            : 'Test again'}</Button
       >
     {/if}
   </div>
@@ -71,7 +77,9 @@
       </div>
       <p class="soft">Passes with: {gate.needed}. {gate.source.sentence}</p>
       <div class="buttons">
-        <Button kind="main" type="submit" disabled={sending.busy}>Record the gate</Button>
+        <Button kind="main" type="submit" disabled={sending.busy}
+          >{settles ? 'Record it as settled' : 'Record the gate'}</Button
+        >
         <Button kind="quiet" onclick={() => (open = false)}>Not now</Button>
       </div>
     </form>

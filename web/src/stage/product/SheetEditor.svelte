@@ -8,7 +8,8 @@
   import FieldEntry from '../../parts/FieldEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { FormState } from '../../parts/form.svelte';
-  import { blankSheet, lineToTimes, timesToLine } from './sheet';
+  import { blankSheet, kindOf, lineToTimes, said, timesToLine } from './sheet';
+  import SheetTraits from './SheetTraits.svelte';
 
   interface Props {
     fields: SheetFieldsView;
@@ -37,7 +38,10 @@
   ];
   const PARTS = ['A', 'B'].map((id) => ({ id, label: id }));
   const units = $derived(draft.units as Units);
-  const broadcast = $derived(draft.role === 'BROADCAST');
+  // svelte-ignore state_referenced_locally
+  let kind = $state(form.kind ?? kindOf(form));
+  const material = $derived(fields.kinds.find((k) => k.id === kind));
+  const broadcast = $derived(kind === 'BROADCAST');
   type Part = 'partsA' | 'partsB' | 'densityA' | 'densityB' | 'volumeSolids' | 'spread';
 
   async function save(event: SubmitEvent) {
@@ -47,7 +51,15 @@
         .map(([id, line]) => [id, lineToTimes(line)] as const)
         .filter(([, rows]) => rows.length > 0),
     );
-    const sent: SheetForm = { ...draft, clocks };
+    const sent: SheetForm = {
+      ...draft,
+      clocks,
+      kind,
+      role: broadcast ? 'BROADCAST' : draft.role,
+      limits: said(draft.limits),
+      numbers: said(draft.numbers),
+      handling: said(draft.handling),
+    };
     let slug = '';
     const taken = await sending.send(sent, async (key) => {
       try {
@@ -80,7 +92,9 @@
     problem={sending.problem}
     shown={[
       'name',
-      ...fields.liquid.map((f) => f.id),
+      ...(material?.liquid ?? []).map((f) => f.id),
+      ...(material?.numbers ?? []).map((f) => `numbers.${f.id}`),
+      ...fields.handling.map((f) => `handling.${f.id}`),
       'broadcast',
       ...fields.limits.map((f) => `limits.${f.id}`),
       'mixing',
@@ -96,6 +110,7 @@
       disabled={stored !== undefined}
       bind:value={draft.role}
     />
+    <ChoiceEntry label="What it is" choices={fields.kinds} bind:value={kind} />
     <ChoiceEntry label="Numbers without a unit are" choices={UNITS} bind:value={draft.units} />
   </div>
 
@@ -109,7 +124,7 @@
         fault={sending.fault('broadcast')}
       />
     {:else}
-      {#each fields.liquid as field (field.id)}
+      {#each material?.liquid ?? [] as field (field.id)}
         <FieldEntry
           {field}
           {units}
@@ -117,8 +132,21 @@
           fault={sending.fault(field.id)}
         />
       {/each}
-      <ChoiceEntry label="Into the bucket first" choices={PARTS} bind:value={draft.firstIn} />
+      {#if kind === 'TWO_PART'}
+        <ChoiceEntry label="Into the bucket first" choices={PARTS} bind:value={draft.firstIn} />
+      {/if}
     {/if}
+    {#each material?.numbers ?? [] as field (field.id)}
+      <FieldEntry
+        {field}
+        {units}
+        bind:value={
+          () => draft.numbers?.[field.id] ?? '',
+          (v) => (draft.numbers = { ...draft.numbers, [field.id]: v })
+        }
+        fault={sending.fault(`numbers.${field.id}`)}
+      />
+    {/each}
   </div>
   {#if stored && stored.films.length > 0}
     <p class="films">
@@ -161,6 +189,8 @@
       {/each}
     </div>
   {/if}
+
+  <SheetTraits {fields} {units} {sending} bind:draft />
 
   <h2>Sizes on sale</h2>
   {#each draft.kits as kit, i (i)}

@@ -36,3 +36,15 @@ export const lineToTimes = (line: string): { at: string; time: string }[] =>
       const [at = '', time = ''] = part.split(':').map((p) => p.trim());
       return { at, time };
     });
+
+/** What a sheet is a sheet of, where its other fields show it. */
+export const kindOf = (form: SheetForm): string =>
+  form.role === 'BROADCAST'
+    ? 'BROADCAST'
+    : form.name !== '' && /^[0.,\s]*$/.test(form.partsB)
+      ? 'ONE_PART'
+      : 'TWO_PART';
+
+/** What somebody wrote: an empty field says nothing. */
+export const said = (typed: Record<string, string> | undefined): Record<string, string> =>
+  Object.fromEntries(Object.entries(typed ?? {}).filter(([, text]) => text.trim() !== ''));

@@ -325,7 +325,7 @@ public class AssessTest extends OnTheDemo {
         // its paper says nothing: a month is what a pH meter's calibration is good for
         hands.press("Save instrument");
         assertThat(main(page)).containsText("calibration lapsed");
-        page = openJob(1280, 800, "Pottery kiln");
+        page = openJob(1280, 800, "Seed bank");
         hands = new Hands(page);
         page.keyboard().press("n");
         inDialog(hands, "pH of the surface").click();

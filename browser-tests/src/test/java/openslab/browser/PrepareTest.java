@@ -28,7 +28,7 @@ public class PrepareTest extends OnTheDemo {
         hands.climbTo("Preparation");
         assertThat(main(page).locator(".method")).hasText("No method fits");
         assertThat(main(page)).containsText("It is loud, and it is quiet hours here.");
-        assertThat(main(page)).containsText("For other floors: scrub and dull the tile");
+        assertThat(main(page)).containsText("For other floors: scrub the tile");
         page.reload();
         assertThat(main(page).locator(".method")).hasText("No method fits");
         hands.climbTo("Slab");

@@ -125,9 +125,9 @@ public record Course(List<Turn> turns, List<Misfit> misfits) {
             return step.gate().map(g -> g.id().equals(id)).orElse(false);
         }
 
-        /** Whether nothing after it may start. */
+        /** Whether nothing after it may start: a gate that is open, or a coat of which nothing is on. */
         private boolean shuts() {
-            return step.gate().isPresent() && !complete && !partly;
+            return !complete && (step.gate().isPresent() && !partly || step.proves() && amount == 0);
         }
 
         /** All of it where nobody says how much. */
@@ -343,7 +343,10 @@ public record Course(List<Turn> turns, List<Misfit> misfits) {
         private String mayStart() {
             for (Slot slot : slots) {
                 if (slot.shuts()) {
-                    return "nothing after \"" + slot.step.gate().orElseThrow().title() + "\", which has to pass first";
+                    return slot.step
+                            .gate()
+                            .map(g -> "nothing after \"" + g.title() + "\", which has to pass first")
+                            .orElseGet(() -> "nothing after \"" + slot.step.title() + "\", which has to be done first");
                 }
             }
             return steps.isEmpty() ? "nothing: there is no step to do here" : "a step that is to be done here";

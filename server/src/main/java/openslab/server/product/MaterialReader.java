@@ -63,32 +63,16 @@ final class MaterialReader {
         if (kind == null) {
             return;
         }
-        switch (kind) {
-            case TWO_PART, ONE_PART -> {
-                put(SheetFields.PARTS_A, form.partsA());
-                put(SheetFields.PARTS_B, form.partsB() == null || form.partsB().isBlank() ? "0" : form.partsB());
-                put(SheetFields.DENSITY_A, form.densityA());
-                if (kind == Material.Kind.TWO_PART) {
-                    put(SheetFields.DENSITY_B, form.densityB());
-                }
-                put(SheetFields.SOLIDS, form.volumeSolids());
-                put(SheetFields.SPREAD, form.spread());
-                first = faults.oneOf("firstIn", form.firstIn() == null ? "A" : form.firstIn(), TwoPart.First.class);
-            }
-            case FINISH, CONCENTRATE -> {
-                put(SheetFields.DENSITY_A, form.densityA());
-                if (kind == Material.Kind.FINISH || form.volumeSolids() != null) {
-                    put(SheetFields.SOLIDS, form.volumeSolids());
-                }
-                put(SheetFields.SPREAD, form.spread());
-            }
-            case STAIN, DYE -> {
-                put(SheetFields.DENSITY_A, form.densityA());
-                put(SheetFields.SPREAD, form.spread());
-            }
-            case BROADCAST ->
-                thrown = faults.read(() -> SheetFields.BROADCAST.parse("broadcast", form.broadcast(), units));
-            case POWDER -> {}
+        SheetFields.LIQUID.get(kind).forEach(this::put);
+        if (kind == Material.Kind.ONE_PART) {
+            flat.put(SheetFields.PARTS_A.id(), new Value(wholeOr(form.partsA(), "1"), 1));
+            flat.put(SheetFields.PARTS_B.id(), new Value(wholeOr(form.partsB(), "0"), 0));
+        }
+        if (kind == Material.Kind.TWO_PART || kind == Material.Kind.ONE_PART) {
+            first = faults.oneOf("firstIn", form.firstIn() == null ? "A" : form.firstIn(), TwoPart.First.class);
+        }
+        if (kind == Material.Kind.BROADCAST) {
+            thrown = faults.read(() -> SheetFields.BROADCAST.parse("broadcast", form.broadcast(), units));
         }
         Map<String, String> typed = form.numbers() == null ? Map.of() : form.numbers();
         Map<String, Value> read =
@@ -103,11 +87,32 @@ final class MaterialReader {
         within();
     }
 
-    private void put(Field field, String text) {
+    private void put(Field field) {
+        String text = text(field);
+        if (!field.needed() && (text == null || text.isBlank())) {
+            return;
+        }
         Value value = faults.read(() -> field.parse(field.id(), text, units));
         if (value != null) {
             flat.put(field.id(), value);
         }
+    }
+
+    private String text(Field field) {
+        return switch (field.id()) {
+            case "partsA" -> form.partsA();
+            case "partsB" -> form.partsB();
+            case "densityA" -> form.densityA();
+            case "densityB" -> form.densityB();
+            case "volumeSolids" -> form.volumeSolids();
+            case "spread" -> form.spread();
+            default -> throw new IllegalArgumentException("no field of a liquid is called " + field.id());
+        };
+    }
+
+    /** The only part of one part is one of it, however somebody wrote that. */
+    private static String wholeOr(String text, String otherwise) {
+        return text == null || text.isBlank() ? otherwise : text.strip();
     }
 
     private void ordered(String low, String high) {

@@ -57,14 +57,13 @@ class SheetController {
             List<KindView> kinds,
             TraitsView traits,
             List<Field> handling,
-            List<Field> liquid,
             Field broadcast,
             List<Field> limits,
             List<Named> clocks,
             List<Named> exposures) {}
 
-    /** What only one kind of material has. */
-    record KindView(String id, String label, List<Field> numbers) {}
+    /** A kind of material. @param numbers what only this kind has */
+    record KindView(String id, String label, List<Field> liquid, List<Field> numbers) {}
 
     /** What may be said of a material on a floor. */
     record TraitsView(
@@ -95,7 +94,8 @@ class SheetController {
         return new SheetFieldsView(
                 Named.all(LayerRole.class, LayerRole::label),
                 Arrays.stream(Material.Kind.values())
-                        .map(k -> new KindView(k.name(), k.label(), SheetFields.NUMBERS.get(k)))
+                        .map(k -> new KindView(
+                                k.name(), k.label(), SheetFields.LIQUID.get(k), SheetFields.NUMBERS.get(k)))
                         .toList(),
                 new TraitsView(
                         Named.all(Chemistry.class, Chemistry::label),
@@ -107,13 +107,6 @@ class SheetController {
                         Named.all(Traits.Odour.class, Traits.Odour::label),
                         SheetFields.VOC),
                 SheetFields.HANDLING,
-                List.of(
-                        SheetFields.PARTS_A,
-                        SheetFields.PARTS_B,
-                        SheetFields.DENSITY_A,
-                        SheetFields.DENSITY_B,
-                        SheetFields.SOLIDS,
-                        SheetFields.SPREAD),
                 SheetFields.BROADCAST,
                 SheetFields.LIMITS,
                 Named.all(Clock.class, Clock::label),

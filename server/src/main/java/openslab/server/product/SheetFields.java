@@ -60,6 +60,25 @@ final class SheetFields {
     private static final Field SPREAD_MIN = range("spreadMin", "Spread rate, at least");
     private static final Field SPREAD_MAX = range("spreadMax", "Spread rate, at most");
 
+    /** What every kind of liquid fills in of the fields that two parts have. */
+    static final Map<Material.Kind, List<Field>> LIQUID = new EnumMap<>(Map.of(
+            Material.Kind.TWO_PART,
+            List.of(PARTS_A, PARTS_B, DENSITY_A, DENSITY_B, SOLIDS, SPREAD),
+            Material.Kind.ONE_PART,
+            List.of(DENSITY_A, SOLIDS, SPREAD),
+            Material.Kind.FINISH,
+            List.of(DENSITY_A, SOLIDS, SPREAD),
+            Material.Kind.CONCENTRATE,
+            List.of(DENSITY_A, SOLIDS.ifWanted(), SPREAD),
+            Material.Kind.STAIN,
+            List.of(DENSITY_A, SPREAD),
+            Material.Kind.DYE,
+            List.of(DENSITY_A, SPREAD),
+            Material.Kind.POWDER,
+            List.of(),
+            Material.Kind.BROADCAST,
+            List.of()));
+
     /** What only some kinds have, each its own. */
     static final Map<Material.Kind, List<Field>> NUMBERS = new EnumMap<>(Map.of(
             Material.Kind.TWO_PART,

@@ -79,7 +79,7 @@ final class SheetReader {
         }
         boolean bonds = material.kind().map(ASKS_LIMITS::contains).orElse(false);
         if (bonds && form.limits().isEmpty()) {
-            faults.add("limits", null, "every limit of the sheet: a liquid bonds to the slab only within them");
+            faults.add("limits", null, "every limit of the sheet: what bonds to a floor does so only within them");
         }
         Map<Clock, List<TimeValue>> clocks = clockValues(material.kind());
         List<KitValue> kits = kitValues(
