@@ -3,8 +3,6 @@ package openslab.browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.FilePayload;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.testng.annotations.Test;
 
@@ -39,12 +37,14 @@ public class Shots {
             hands.press("Slipway apron");
             page.getByLabel("Corner Q: arrows move it").waitFor();
             shoot(page, "plan-levels");
-            hands.press("From a drawing");
-            page.getByLabel("Drawing", new Page.GetByLabelOptions().setExact(true))
-                    .setInputFiles(new FilePayload(
-                            "garage.dxf", "image/vnd.dxf", MeasureTest.GARAGE.getBytes(StandardCharsets.UTF_8)));
-            page.getByLabel("Drawn in").selectOption("in");
-            shoot(page, "drawing");
+            job(app, page, "School boiler");
+            page.getByRole(AriaRole.NAVIGATION)
+                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Urethane"))
+                    .first()
+                    .click();
+            page.getByText("Change what goes on").click();
+            page.getByText("Clear urethane on resilient").last().waitFor();
+            shoot(page, "build-up");
             job(app, page, "Ropewalk");
             page.getByLabel("Humidity in the slab at A").waitFor();
             place(page, "Dry-down");

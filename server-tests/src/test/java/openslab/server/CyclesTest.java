@@ -225,6 +225,34 @@ public class CyclesTest {
         }
     }
 
+    /** Its layers are laid as their sheets have them, and everything that was logged stands. */
+    @Test
+    public void a_file_from_before_there_were_systems_is_read() {
+        JsonNode file = JSON.readTree(kept("job-file-5.json"));
+        App.Answer taken = app.post("/api/job-files", file);
+        assertEquals(taken.status(), 201, taken.text());
+        String id = taken.body().path("jobId").asString();
+        JsonNode again = app.get("/api/job-files/" + id).body();
+        assertEquals(again.path("sheets"), file.path("sheets"));
+        JsonNode zones = app.get("/api/jobs/" + id).body().path("zones");
+        for (int i = 0; i < file.path("zones").size(); i++) {
+            JsonNode was = file.path("zones").get(i);
+            JsonNode is = again.path("zones").get(i);
+            assertEquals(is.path("log"), was.path("log"));
+            for (int c = 0; c < was.path("cycles").size(); c++) {
+                JsonNode cycle = is.path("cycles").get(c);
+                assertEquals(cycle.path("system").asString(), "epoxy-flake");
+                assertEquals(cycle.path("layers"), was.path("cycles").get(c).path("layers"));
+            }
+            for (JsonNode layer : zones.get(i).path("report").path("layers")) {
+                boolean coated = layer.path("started").asString().equals("COATED");
+                for (JsonNode step : layer.path("steps")) {
+                    assertEquals(step.path("progress").asString().equals("DONE"), coated, layer.toString());
+                }
+            }
+        }
+    }
+
     @Test
     public void a_file_from_before_there_were_cycles_is_read() {
         JsonNode file = JSON.readTree(kept("job-file-4.json"));

@@ -2,6 +2,9 @@
 
 alter table zone_cycle add column system varchar(60) default '' not null;
 
+-- there was nothing else before
+update zone_cycle set system = 'epoxy-flake';
+
 -- a layer that nobody named is called and laid as its sheet has it
 alter table cycle_layer add column title varchar(60) default '' not null;
 alter table cycle_layer add column role varchar(20) default '' not null;

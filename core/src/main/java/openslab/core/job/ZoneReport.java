@@ -11,7 +11,6 @@ import openslab.core.air.Location;
 import openslab.core.floor.Ground;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Shape;
-import openslab.core.floor.Substrate;
 import openslab.core.prep.ProfileNeed;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
@@ -137,16 +136,19 @@ public record ZoneReport(
         BuildUp buildUp = buildUp(zone, system);
         Optional<Limits> limits = buildUp.limits();
         Survey survey = zone.survey();
-        List<Finding> besides = findings(zone);
+        List<Finding> besides = new ArrayList<>(doubts(zone));
+        if (limits.isEmpty() && zone.ground() != Ground.FILM_KEPT) {
+            besides.add(nothingChosen());
+        }
         Figure worked = zone.area(system);
-        Optional<Site> site = limits.or(() -> Optional.of(Limits.NONE).filter(l -> zone.ground() == Ground.FILM_KEPT))
-                .map(l -> new Site(l, zone.substrate(), zone.ground(), worked.base(), system, now));
-        Optional<Survey.Told> told = site.map(s -> survey.told(s, besides));
-        Survey.Judgement judged = told.map(Survey.Told::judgement).orElseGet(ZoneReport::nothingChosen);
+        // what was read is told whether anything was chosen or not
+        var site = new Site(limits.orElse(Limits.NONE), zone.substrate(), zone.ground(), worked.base(), system, now);
+        Survey.Told told = survey.told(site, besides);
+        Survey.Judgement judged = told.judgement();
         ProfileNeed need = buildUp.profileNeed();
         PrepLog.Run run = PrepLog.run(zone, need, system);
         PrepReport prep = PrepReport.of(run, buildUp.profileByThickness(), system);
-        var conduct = new Conduct(zone, buildUp, system).knowing(run, told);
+        var conduct = new Conduct(zone, buildUp, system).knowing(run, Optional.of(told));
         List<LayerReport> layers = LayerStack.of(zone, buildUp, conduct, worked.base(), where, system, now);
         Optional<LayerReport> before = before(zone, where, system, now);
         ServiceReport service = ServiceReport.of(top(layers), before, zone, where.zone(), system, now);
@@ -215,15 +217,6 @@ public record ZoneReport(
         return strata;
     }
 
-    /** What is known of the zone by other means than tests. */
-    static List<Finding> findings(ZoneFacts zone) {
-        var findings = new ArrayList<>(doubts(zone));
-        if (zone.substrate().family() == Substrate.Family.OTHER) {
-            findings.add(substrate(zone.substrate()));
-        }
-        return findings;
-    }
-
     /** Why its measure cannot be built on. */
     static List<Finding> doubts(ZoneFacts zone) {
         var findings = new ArrayList<Finding>();
@@ -236,27 +229,14 @@ public record ZoneReport(
         return findings;
     }
 
-    private static Finding substrate(Substrate substrate) {
-        return Finding.of("substrate")
-                .measured(substrate.label())
-                .needed("concrete, or tests made for this substrate", Source.ours("a test is made for what it tests"))
-                .hold(
-                        Show.lower(substrate.label()) + " under it",
-                        "The moisture tests are made for concrete; on " + Show.lower(substrate.label())
-                                + " they prove nothing of what is below it.",
-                        "Prepare it by its own method, gate by gate, and go by the sheet in hand and a test patch.");
-    }
-
-    private static Survey.Judgement nothingChosen() {
-        Finding finding = Finding.of("build-up")
+    private static Finding nothingChosen() {
+        return Finding.of("build-up")
                 .measured("no build-up chosen")
                 .needed("a build-up whose sheets state limits", Source.ours("a verdict is given for a build-up"))
                 .hold(
                         "no build-up chosen",
-                        "Whether a slab may be coated depends on what goes on it.",
+                        "Whether a floor may be coated depends on what goes on it.",
                         "Choose the layers, then this survey is judged against their sheets.");
-        return new Survey.Judgement(
-                Verdict.HOLD, "No build-up is chosen.", List.of(finding), List.of(), List.of(), Optional.empty());
     }
 
     private static List<Stratum> strata(

@@ -6,11 +6,13 @@ import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.Cases;
 import openslab.core.Stories;
+import openslab.core.floor.Substrate;
 import openslab.core.job.Mark;
 import openslab.core.survey.instrument.Instrument;
 import openslab.core.survey.judge.Survey;
@@ -68,12 +70,22 @@ public class InstrumentTest {
     @Test(dataProvider = "read")
     public void no_method_counts_what_was_read_without_a_certificate(String method, String values) {
         var papers = new Instrument("No. 1", DAY.minusDays(30), DAY);
-        var story = new Stories().reading(1, method, "A", values).with(papers);
+        var story = new Stories()
+                .on(madeFor(method))
+                .reading(1, method, "A", values)
+                .with(papers);
         assertEquals(tally(story, method).taken(), 1, method);
         story.reading(30, method, "A", values).with(papers);
         Survey.Tally lapsed = tally(story, method);
         assertEquals(lapsed.taken(), 0, method);
         assertEquals(lapsed.verdict(), Optional.of(Verdict.HOLD), method);
+    }
+
+    private static Substrate madeFor(String method) {
+        return Arrays.stream(Substrate.values())
+                .filter(TestMethods.of(method)::isFor)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static Survey.Tally tally(Stories story, String method) {

@@ -30,6 +30,8 @@ record JobFile(
     static final int VERSION = 6;
     /** The first version with cycles. */
     static final int CYCLES = 5;
+    /** The first version that says which system a cycle's layers were chosen from. */
+    static final int SYSTEMS = 6;
     /** Files from before there was a plan, or instruments, areas and photos, or steps, or cycles, or systems, are still read. */
     static final int OLDEST = 1;
 

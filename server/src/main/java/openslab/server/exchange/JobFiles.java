@@ -269,7 +269,7 @@ class JobFiles {
             if (file.formatVersion() < JobFile.CYCLES) {
                 List<JobFile.LayerPart> layers = required(path + ".layers", part.layers());
                 return List.of(ZoneStore.StoredCycle.first(
-                        jobs.latest(), new ZoneStore.StoredBuildUp("", layers(layers, path + ".layers"))));
+                        jobs.latest(), new ZoneStore.StoredBuildUp(BuildUps.USUAL, layers(layers, path + ".layers"))));
             }
             List<JobFile.CyclePart> parts = required(path + ".cycles", part.cycles());
             if (parts.isEmpty() || parts.size() > Jobs.MOST_CYCLES) {
@@ -296,7 +296,9 @@ class JobFiles {
                     choice.why(),
                     choice.patch(),
                     new ZoneStore.StoredBuildUp(
-                            word(path + ".system", part.system(), 60),
+                            file.formatVersion() < JobFile.SYSTEMS
+                                    ? BuildUps.USUAL
+                                    : word(path + ".system", part.system(), 60),
                             layers(required(path + ".layers", part.layers()), path + ".layers")));
         }
 

@@ -32,8 +32,8 @@ import org.springframework.stereotype.Component;
 /** What goes on in a cycle: as a system has it, as somebody wants it, or as it was laid before. */
 @Component
 public class BuildUps {
-    /** What a new concrete floor starts with; whoever measures it may choose another at once. */
-    private static final String USUAL = "epoxy-flake";
+    /** What a new concrete floor starts with, and what every floor had before there were systems. */
+    public static final String USUAL = "epoxy-flake";
 
     private static final Field RESERVE = Field.quantity(
                     "reserve", "Held back", Unit.PERCENT, 0, 50, "of what the floor takes")

@@ -10,7 +10,9 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import openslab.core.job.RunningClock;
 import openslab.core.job.ZoneReport;
+import openslab.core.quantity.Show;
 import openslab.server.form.ZoneForm;
+import openslab.server.system.Systems;
 import org.springframework.stereotype.Component;
 
 /**
@@ -29,11 +31,13 @@ class Heads {
     private static final int MOST = 20_000;
 
     private final ZoneReader reader;
+    private final Systems systems;
     private final Clock clock;
     private final Map<UUID, Kept> kept = new ConcurrentHashMap<>();
 
-    Heads(ZoneReader reader, Clock clock) {
+    Heads(ZoneReader reader, Systems systems, Clock clock) {
         this.reader = reader;
+        this.systems = systems;
         this.clock = clock;
     }
 
@@ -50,7 +54,7 @@ class Heads {
                         r.stored().id(),
                         ZoneForm.of(r.stored().choice()),
                         r.report().head(),
-                        system(r.report())))
+                        system(r)))
                 .toList();
         Instant until = reports.stream()
                 .map(r -> r.report().headHolds(now))
@@ -68,7 +72,13 @@ class Heads {
         return of(job).stream().min(Comparator.comparing(z -> z.report().next(), RunningClock.Next.FIRST));
     }
 
-    private static String system(ZoneReport report) {
-        return report.layers().stream().anyMatch(l -> l.sheet().broadcast().isPresent()) ? "epoxy with flake" : "epoxy";
+    /** What it was chosen from; else what lies on top, else that nothing does. */
+    private String system(KnownZone zone) {
+        return systems.find(zone.stored().cycle().buildUp().system())
+                .map(f -> Show.lower(f.title()))
+                .orElseGet(() -> zone.report().layers().stream()
+                        .reduce((a, b) -> b)
+                        .map(l -> Show.lower(l.sheet().name()))
+                        .orElse("nothing chosen yet"));
     }
 }
