@@ -2,16 +2,20 @@ package openslab.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import openslab.core.Stories;
-import openslab.core.system.Candidate;
 import openslab.core.floor.Ell;
+import openslab.core.floor.Substrate;
 import openslab.core.job.CandidateReport;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneReport;
+import openslab.core.product.LayerRole;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.system.Candidate;
+import openslab.core.system.FloorSystem;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Mode;
@@ -27,14 +31,18 @@ public class WholeJob {
     private static final int ZONES = 20;
     private static final int READINGS = 25;
 
-    /** As many as ship, each of three sheets with limits. */
-    private static final List<Candidate> CANDIDATES = Stream.of("a", "b", "c", "d")
+    /** As many as may lie on concrete, each of three sheets with limits. */
+    private static final List<Candidate> CANDIDATES = Stream.of("a", "b", "c", "d", "e")
             .map(id -> new Candidate(
-                    id,
-                    id,
-                    "",
+                    system(id),
                     Stories.epoxyWithFlake().stream().map(LayerChoice::sheet).toList()))
             .toList();
+
+    private static FloorSystem system(String id) {
+        var layer = new FloorSystem.Layer("primer", "Primer", LayerRole.PRIMER, "primer", "", "");
+        return new FloorSystem(
+                id, id, "", Set.of(Substrate.BARE_CONCRETE), List.of(layer), List.of(), List.of(), "", "", "");
+    }
 
     private final List<ZoneFacts> zones = new ArrayList<>();
 

@@ -42,6 +42,13 @@ public final class LayWorks {
     public static final Work MOP_ON = Work.of(
                     "mop-on", "Lay a coat of wax or finish", Per.FLOOR, 120, FINISH_MOP, SOCKS)
             .wears("Mop head", 200);
+    public static final Work TAPE_EDGES =
+            Work.of("tape-edges", "Tape edges and lip", Per.EDGE, 60, TAPE).wears("Roll of tape", 45);
+    public static final Work STIR_STICK =
+            Work.of("stir-stick", "Measure and stir by stick", Per.ONCE, 0.15, PLUMB_CUPS, GLOVES, GOGGLES);
+    public static final Work POUR = Work.of("pour", "Pour and spread", Per.FLOOR, 60, SQUEEGEE, EDGE_BRUSH, HELPER)
+            .hands(2);
+    public static final Work OUTLINE = Work.of("outline", "Outline the edges", Per.EDGE, 120, FINISH_MOP, SOCKS);
     public static final Work THROW =
             Work.of("throw", "Throw it", Per.FLOOR, 90, SPIKES, HELPER).hands(2);
     public static final Work WATCH = Work.of("watch", "Wait and look", Per.ONCE, 0.2);
@@ -80,6 +87,10 @@ public final class LayWorks {
             SPRAY_STAIN,
             SPRAY_SEALER,
             MOP_ON,
+            TAPE_EDGES,
+            STIR_STICK,
+            POUR,
+            OUTLINE,
             THROW,
             WATCH,
             NEUTRALISE,

@@ -199,7 +199,11 @@ class DemoWorld implements ApplicationRunner {
                 .gate("rub", "rub", "clean");
         DemoFloor gangway =
                 zone(job, "Gangway", Substrate.METAL, Use.RAMP, Map.of("length", "26' 0\"", "width", "5' 0\""));
-        gangway.hoursAgo(2).walkOver().climate("58 °F", "66 %", "57 °F");
+        gangway.choose("aggregate-ramp")
+                .hoursAgo(2)
+                .walkOver()
+                .reading("rust", "", "rust", "light", "scale", "no")
+                .climate("58 °F", "66 %", "57 °F");
         gangway.hoursAgo(1)
                 .done("fix-loose")
                 .done("solvent-wipe", "amount", "130 ft²", "hours", "0.5 h", "hands", "1")
