@@ -106,7 +106,7 @@
     }
   }
 
-  /** One that the system offers goes where the system has it; the top is the best guess there is. */
+  /** One that is only named goes where the system has it. */
   const offer = (id: string) => change([...kept(), { id }]);
 </script>
 

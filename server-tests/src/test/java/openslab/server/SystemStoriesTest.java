@@ -3,6 +3,8 @@ package openslab.server;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.util.List;
+import java.util.Map;
 import java.util.TreeSet;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
@@ -35,6 +37,22 @@ public class SystemStoriesTest {
     @Test(dataProvider = "stories")
     public void a_floor_is_finished_from_survey_to_service(String story) {
         assertTrue(StoryScript.tell(app, story) > 10);
+    }
+
+    /** A primer that is wanted after all lies below the coat that was there. */
+    @Test
+    public void an_optional_layer_goes_where_its_system_has_it() {
+        var zone = App.zoneForm("Floor");
+        zone.put("substrate", "VINYL_SHEET");
+        App.Floor floor = app.floor("Optional layers", zone);
+        String layers = floor.zonePath() + "/layers";
+        assertEquals(app.put(layers, 2, Map.of("system", "resilient-urethane")).status(), 200);
+        var wanted = List.of(Map.of("id", "urethane"), Map.of("id", "primer"));
+        App.Answer answer = app.put(layers, 3, Map.of("system", "resilient-urethane", "layers", wanted));
+        assertEquals(answer.status(), 200, answer.text());
+        JsonNode stage = app.get(floor.zonePath() + "/stages/build-up").body();
+        assertEquals(stage.path("layers").path(0).path("id").asString(), "primer");
+        assertEquals(stage.path("layers").path(1).path("id").asString(), "urethane");
     }
 
     @Test

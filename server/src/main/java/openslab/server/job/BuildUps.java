@@ -130,11 +130,25 @@ public class BuildUps {
                     was.layers().stream().filter(l -> l.id().equals(layer.id())).findFirst();
             ZoneStore.StoredLayer read = faults.read(() -> read(there, layer, system, path, units, taken));
             if (read != null) {
-                layers.add(read);
+                boolean offered = there.isEmpty() && !Said.is(layer.sheet());
+                layers.add(offered ? place(read.id(), layers, system) : layers.size(), read);
             }
         }
         faults.check();
         return new ZoneStore.StoredBuildUp(id, layers);
+    }
+
+    /** Where the system has it: a layer that is only named goes above what the system lays before it. */
+    private static int place(String id, List<ZoneStore.StoredLayer> layers, Optional<FloorSystem> system) {
+        List<String> order = system.stream()
+                .flatMap(s -> s.layers().stream())
+                .map(FloorSystem.Layer::id)
+                .toList();
+        int at = layers.size();
+        while (at > 0 && order.indexOf(layers.get(at - 1).id()) > order.indexOf(id)) {
+            at--;
+        }
+        return at;
     }
 
     /** The same build-up with one of its layers changed. */
