@@ -23,7 +23,7 @@ abstract class OnTheDemo {
 
     @BeforeClass
     void start() {
-        app = Running.start(Running.emptyFolder(), "--demo=true");
+        app = Running.demo();
     }
 
     @AfterMethod

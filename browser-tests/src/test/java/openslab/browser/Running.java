@@ -30,6 +30,11 @@ final class Running implements AutoCloseable {
         return new Running(data, more);
     }
 
+    /** On a copy of the demo's data, which one start has laid for all. */
+    static Running demo() {
+        return start(Demo.copy(), "--demo=true");
+    }
+
     static Path emptyFolder() {
         try {
             return Files.createTempDirectory("openslab-browser");

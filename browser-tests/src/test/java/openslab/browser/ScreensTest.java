@@ -90,8 +90,9 @@ public class ScreensTest extends OnTheDemo {
             page.getByLabel("Spread rate, one coat").waitFor();
         }
         new Hands(yours).fill("Note", "Stir slowly.");
-        new Hands(yours).press("Save sheet");
-        assertThat(yours.getByLabel("Note")).hasValue("Stir slowly.");
+        // the field holds what was typed before it is stored, so the answer is waited for
+        yours.waitForResponse(
+                answer -> "PUT".equals(answer.request().method()), () -> new Hands(yours).press("Save sheet"));
         var hands = new Hands(mine);
         hands.fill("Spread rate, one coat", "90 ft²/gal");
         hands.press("Save sheet");

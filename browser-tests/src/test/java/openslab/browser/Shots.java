@@ -12,7 +12,7 @@ public class Shots {
 
     @Test
     public void take_every_picture() {
-        try (Running app = Running.start(Running.emptyFolder(), "--demo=true")) {
+        try (Running app = Running.demo()) {
             Page page = app.page(1280, 800);
             page.navigate(app.address);
             page.getByText("Boat-repair workshop").waitFor();

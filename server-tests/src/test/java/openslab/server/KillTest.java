@@ -26,12 +26,11 @@ import java.util.Random;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedQueue;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.jar.JarEntry;
 import java.util.jar.JarOutputStream;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.Test;
@@ -39,10 +38,11 @@ import tools.jackson.databind.JsonNode;
 
 /** The process is killed (SIGKILL) in the middle of a stream of log writes; every acknowledged entry is there afterwards. */
 public class KillTest {
-    /** Twenty kills, in two stories side by side, since a restart takes one core several seconds. */
-    private static final int STORIES = 2;
+    /** A start of the process takes one core several seconds, one more application in it hardly one. */
+    private static final int STORES = 4;
 
-    private static final int ROUNDS = 10;
+    private static final int ROUNDS = 6;
+    private static final String READY = "Open Slab is ready at port ";
     private static final HttpClient HTTP = HttpClient.newHttpClient();
     private static final String CLASSES = jars();
     private static final Collection<Process> RUNNING = new ConcurrentLinkedQueue<>();
@@ -79,52 +79,63 @@ public class KillTest {
         return jar;
     }
 
-    /** The application as a process of its own, so that it can be killed. */
-    private record Server(Process process, String address) {
-        static Server start(Path data) throws IOException {
-            return ready(java(List.of("-XX:SharedArchiveFile=" + ARCHIVE), data));
+    /** Several applications in one process, each on a folder of its own, so that one kill ends them all in the middle of a write. */
+    public static final class Several {
+        public static void main(String[] folders) {
+            for (String folder : folders) {
+                var app = App.startOnFile(
+                        Path.of(folder),
+                        "--spring.main.lazy-initialization=true",
+                        "--springdoc.api-docs.enabled=false");
+                System.out.println(READY + app.port);
+            }
+        }
+    }
+
+    /** The process, and where each application in it listens. */
+    private record Server(Process process, List<String> addresses) {
+        static Server start(List<Path> folders) throws IOException {
+            return ready(java(List.of("-XX:SharedArchiveFile=" + ARCHIVE), folders), folders.size());
         }
 
-        /** Tells a first story and keeps every class that it took: twenty restarts take half as long. */
+        /** Tells a first story and keeps every class that it took: the restarts take half as long. */
         static void archive() throws IOException, InterruptedException {
-            Server first = ready(java(List.of("-XX:ArchiveClassesAtExit=" + ARCHIVE), App.emptyFolder()));
-            var log = Log.begin(first);
-            log.write(first);
-            first.keys(log.job);
+            Server first = ready(java(List.of("-XX:ArchiveClassesAtExit=" + ARCHIVE), List.of(App.emptyFolder())), 1);
+            var log = Log.begin(first.addresses.get(0));
+            log.write(first.addresses.get(0));
+            log.keys(first.addresses.get(0));
             first.end();
             assertTrue(Files.exists(ARCHIVE));
         }
 
-        private static Server ready(Process process) throws IOException {
+        private static Server ready(Process process, int count) throws IOException {
             RUNNING.add(process);
             var out = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
             var said = new StringBuilder();
+            var addresses = new ArrayList<String>();
             for (String line = out.readLine(); line != null; line = out.readLine()) {
                 said.append(line).append('\n');
-                if (line.startsWith("Open Slab is ready at ")) {
+                if (line.startsWith(READY)) {
+                    addresses.add("http://127.0.0.1:" + line.substring(READY.length()));
+                }
+                if (addresses.size() == count) {
                     drain(out);
-                    return new Server(process, line.substring("Open Slab is ready at ".length()));
+                    return new Server(process, List.copyOf(addresses));
                 }
             }
-            throw new AssertionError("the server did not start:\n" + said);
+            throw new AssertionError("it did not start:\n" + said);
         }
 
-        /** The application, started as lightly as it can be. */
-        private static Process java(List<String> options, Path data) throws IOException {
+        /** The applications, started as lightly as they can be. */
+        private static Process java(List<String> options, List<Path> folders) throws IOException {
             var command = new ArrayList<>(List.of(
                     Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                     "-XX:TieredStopAtLevel=1",
                     "-XX:+UseSerialGC",
                     "-Xmx512m"));
             command.addAll(options);
-            command.addAll(List.of(
-                    "-cp",
-                    CLASSES,
-                    "openslab.server.OpenSlab",
-                    "--port=0",
-                    "--data=" + data,
-                    "--spring.main.lazy-initialization=true",
-                    "--springdoc.api-docs.enabled=false"));
+            command.addAll(List.of("-cp", CLASSES, Several.class.getName()));
+            folders.forEach(folder -> command.add(folder.toString()));
             return new ProcessBuilder(command).redirectErrorStream(true).start();
         }
 
@@ -142,32 +153,6 @@ public class KillTest {
             reader.start();
         }
 
-        JsonNode write(String path, UUID key, int version, Object body) throws IOException, InterruptedException {
-            var request = HttpRequest.newBuilder(URI.create(address + path))
-                    .header("Content-Type", "application/json")
-                    .header("Idempotency-Key", key.toString())
-                    .header("If-Match", "\"" + version + "\"")
-                    .POST(HttpRequest.BodyPublishers.ofString(App.JSON.writeValueAsString(body)))
-                    .build();
-            var answer = HTTP.send(request, HttpResponse.BodyHandlers.ofString());
-            if (answer.statusCode() != 201) {
-                throw new IOException(answer.statusCode() + " " + answer.body());
-            }
-            return App.JSON.readTree(answer.body());
-        }
-
-        Set<String> keys(String job) throws IOException, InterruptedException {
-            var request = HttpRequest.newBuilder(URI.create(address + "/api/jobs/" + job))
-                    .build();
-            var keys = new HashSet<String>();
-            App.JSON
-                    .readTree(HTTP.send(request, HttpResponse.BodyHandlers.ofString())
-                            .body())
-                    .path("log")
-                    .forEach(e -> keys.add(e.path("key").asString()));
-            return keys;
-        }
-
         void kill() throws InterruptedException {
             process.destroyForcibly();
             assertTrue(process.waitFor(10, TimeUnit.SECONDS));
@@ -181,13 +166,13 @@ public class KillTest {
         }
     }
 
-    /** The log of one zone, which a server that was started again goes on with. */
+    /** The log of one zone, which an application that was started again goes on with. */
     private record Log(String job, String path) {
-        static Log begin(Server server) throws IOException, InterruptedException {
-            String job = server.write("/api/jobs", UUID.randomUUID(), 0, App.jobForm("Killed"))
+        static Log begin(String address) throws IOException, InterruptedException {
+            String job = post(address + "/api/jobs", UUID.randomUUID(), 0, App.jobForm("Killed"))
                     .path("id")
                     .asString();
-            String zone = server.write("/api/jobs/" + job + "/zones", UUID.randomUUID(), 1, App.zoneForm("Bay"))
+            String zone = post(address + "/api/jobs/" + job + "/zones", UUID.randomUUID(), 1, App.zoneForm("Bay"))
                     .path("zones")
                     .path(0)
                     .path("id")
@@ -196,10 +181,44 @@ public class KillTest {
         }
 
         /** @return the key of the entry, acknowledged */
-        String write(Server server) throws IOException, InterruptedException {
+        String write(String address) throws IOException, InterruptedException {
             var key = UUID.randomUUID();
-            server.write(path, key, 0, App.logForm("READING", "ph", "A", Map.of("ph", "8.5")));
+            post(address + path, key, 0, App.logForm("READING", "ph", "A", Map.of("ph", "8.5")));
             return key.toString();
+        }
+
+        Set<String> keys(String address) throws IOException, InterruptedException {
+            var request = HttpRequest.newBuilder(URI.create(address + "/api/jobs/" + job))
+                    .build();
+            var keys = new HashSet<String>();
+            App.JSON
+                    .readTree(HTTP.send(request, HttpResponse.BodyHandlers.ofString())
+                            .body())
+                    .path("log")
+                    .forEach(e -> keys.add(e.path("key").asString()));
+            return keys;
+        }
+
+        private static JsonNode post(String uri, UUID key, int version, Object body)
+                throws IOException, InterruptedException {
+            var request = HttpRequest.newBuilder(URI.create(uri))
+                    .header("Content-Type", "application/json")
+                    .header("Idempotency-Key", key.toString())
+                    .header("If-Match", "\"" + version + "\"")
+                    .POST(HttpRequest.BodyPublishers.ofString(App.JSON.writeValueAsString(body)))
+                    .build();
+            var answer = HTTP.send(request, HttpResponse.BodyHandlers.ofString());
+            if (answer.statusCode() != 201) {
+                throw new IOException(answer.statusCode() + " " + answer.body());
+            }
+            return App.JSON.readTree(answer.body());
+        }
+    }
+
+    /** What one application was given and acknowledged, over every kill. */
+    private record Story(Path folder, Set<String> acknowledged) {
+        static Story begin() {
+            return new Story(App.emptyFolder(), Collections.synchronizedSet(new HashSet<>()));
         }
     }
 
@@ -210,38 +229,28 @@ public class KillTest {
     }
 
     @Test
-    public void every_acknowledged_entry_survives_twenty_kills() throws Exception {
+    public void every_acknowledged_entry_survives_a_kill() throws Exception {
         Server.archive();
-        var pool = Executors.newFixedThreadPool(STORIES);
-        try {
-            var stories = new ArrayList<Future<Integer>>();
-            for (int i = 0; i < STORIES; i++) {
-                int seed = i;
-                stories.add(pool.submit(() -> killAgainAndAgain(seed)));
-            }
-            int kept = 0;
-            for (var story : stories) {
-                kept += story.get();
-            }
-            System.out.println("killed " + STORIES * ROUNDS + " times: " + kept + " acknowledged entries, none lost");
-        } finally {
-            pool.shutdown();
+        List<Story> stories = Stream.generate(Story::begin).limit(STORES).toList();
+        List<Path> folders = stories.stream().map(Story::folder).toList();
+        var random = new Random(1);
+        Server server = Server.start(folders);
+        var logs = new ArrayList<Log>();
+        for (String address : server.addresses) {
+            logs.add(Log.begin(address));
         }
-    }
-
-    /** @return how many entries were acknowledged, every one of them found again */
-    private static int killAgainAndAgain(int seed) throws Exception {
-        Path data = App.emptyFolder();
-        Set<String> acknowledged = Collections.synchronizedSet(new HashSet<>());
-        var random = new Random(seed);
-        Server server = Server.start(data);
-        var log = Log.begin(server);
         for (int round = 1; round <= ROUNDS; round++) {
-            int before = acknowledged.size();
-            List<Thread> writers = stream(server, log, acknowledged);
-            // in the middle of the stream, wherever that is on a machine that is busy with other tests
+            List<Integer> before =
+                    stories.stream().map(s -> s.acknowledged.size()).toList();
+            var writers = new ArrayList<Thread>();
+            for (int i = 0; i < STORES; i++) {
+                writers.addAll(stream(server.addresses.get(i), logs.get(i), stories.get(i).acknowledged));
+            }
+            // in the middle of the streams, wherever that is on a machine that is busy with other tests
             long patience = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
-            while (acknowledged.size() < before + 3 && System.nanoTime() < patience) {
+            while (IntStream.range(0, STORES)
+                            .anyMatch(i -> stories.get(i).acknowledged.size() < before.get(i) + 3)
+                    && System.nanoTime() < patience) {
                 Thread.sleep(5);
             }
             Thread.sleep(random.nextInt(300));
@@ -249,24 +258,30 @@ public class KillTest {
             for (Thread writer : writers) {
                 writer.join();
             }
-            assertTrue(acknowledged.size() > before, "round " + round + " wrote nothing, so it proves nothing");
-            server = Server.start(data);
-            var missing = new HashSet<>(acknowledged);
-            missing.removeAll(server.keys(log.job));
-            assertEquals(missing, Set.of(), "round " + round);
+            server = Server.start(folders);
+            for (int i = 0; i < STORES; i++) {
+                Set<String> acknowledged = stories.get(i).acknowledged;
+                assertTrue(
+                        acknowledged.size() > before.get(i), "round " + round + " wrote nothing, so it proves nothing");
+                var missing = new HashSet<>(acknowledged);
+                missing.removeAll(logs.get(i).keys(server.addresses.get(i)));
+                assertEquals(missing, Set.of(), "round " + round);
+            }
         }
         server.end();
-        return acknowledged.size();
+        int kept = stories.stream().mapToInt(s -> s.acknowledged.size()).sum();
+        System.out.println("killed " + STORES + " applications " + ROUNDS + " times: " + kept
+                + " acknowledged entries, none lost");
     }
 
-    /** Two writers that write until the server is gone. */
-    private static List<Thread> stream(Server server, Log log, Set<String> acknowledged) {
+    /** Two writers that write until the application is gone. */
+    private static List<Thread> stream(String address, Log log, Set<String> acknowledged) {
         var writers = new ArrayList<Thread>();
         for (int i = 0; i < 2; i++) {
             var writer = new Thread(() -> {
                 try {
                     while (true) {
-                        acknowledged.add(log.write(server));
+                        acknowledged.add(log.write(address));
                     }
                 } catch (IOException e) {
                     // killed: what was not answered was not acknowledged
