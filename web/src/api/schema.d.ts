@@ -548,6 +548,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choices_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/choices/working": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choicesWorking"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}": {
         parameters: {
             query?: never;
@@ -1180,6 +1212,10 @@ export interface components {
             resistanceMaxOhm: number;
             /** Format: double */
             resistanceMinOhm: number;
+            /** Format: double */
+            strengthMinMpa: number;
+            /** Format: double */
+            thicknessMinM: number;
         };
         Band: {
             /** Format: date-time */
@@ -1228,6 +1264,7 @@ export interface components {
         };
         BuildUpPart: {
             begun: string[];
+            checks: components["schemas"]["LayerCheck"][];
         };
         BuildUpStage: {
             /** Format: int64 */
@@ -1281,6 +1318,22 @@ export interface components {
         Choice: {
             id: string;
             label: string;
+        };
+        ChoiceReport: {
+            needs: components["schemas"]["NeedWords"][];
+            offered: components["schemas"]["Suggested"][];
+            refused: components["schemas"]["Suggested"][];
+            replace: components["schemas"]["Replacing"];
+        };
+        ChoiceStage: {
+            begun: boolean;
+            /** Format: int64 */
+            changes: number;
+            chosen: string;
+            report: components["schemas"]["ChoiceReport"];
+            said: {
+                [key: string]: string;
+            };
         };
         ChoicesView: {
             quantities: components["schemas"]["Named"][];
@@ -1567,6 +1620,18 @@ export interface components {
         FNumbers: {
             flatness?: components["schemas"]["FigureView"];
             levelness?: components["schemas"]["FigureView"];
+        };
+        FacePart: {
+            /** @enum {string} */
+            grip: "NONE" | "WITH_GRIT" | "BUILT_IN";
+            /** @enum {string} */
+            later: "STRAIGHT_OVER" | "ABRADE" | "STRIP" | "NEVER";
+            /** Format: int32 */
+            money: number;
+            /** @enum {string} */
+            texture: "SMOOTH" | "TEXTURED" | "COARSE";
+            /** @enum {string} */
+            tone: "UNIFORM" | "MOTTLED" | "FLAKED" | "PATTERNED" | "AS_IT_IS";
         };
         Fault: {
             accepted: string;
@@ -1868,6 +1933,14 @@ export interface components {
             staging: components["schemas"]["Thing"][];
             steps: components["schemas"]["StepSheet"][];
         };
+        LayerCheck: {
+            layer: string;
+            rule: string;
+            source: components["schemas"]["SourceView"];
+            /** @enum {string} */
+            verdict: "GO" | "WATCH" | "HOLD" | "STOP";
+            words: string;
+        };
         LayerForm: {
             id?: string;
             plannedStart?: string;
@@ -2049,7 +2122,7 @@ export interface components {
             cycle?: number;
             instrument?: components["schemas"]["PapersForm"];
             /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "COLOUR" | "STRIKE";
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "NEED" | "COLOUR" | "STRIKE";
             method?: string;
             note: string;
             place: string;
@@ -2068,7 +2141,7 @@ export interface components {
             cycle: number;
             key: string;
             /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "COLOUR" | "STRIKE";
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "NEED" | "COLOUR" | "STRIKE";
             note: string;
             place: string;
             struck: boolean;
@@ -2129,6 +2202,16 @@ export interface components {
         Named: {
             id: string;
             label: string;
+        };
+        NeedGroup: {
+            fields: components["schemas"]["Field"][];
+            title: string;
+        };
+        NeedWords: {
+            id: string;
+            title: string;
+            why: string;
+            words: string;
         };
         NeverView: {
             id: string;
@@ -2445,6 +2528,13 @@ export interface components {
         ReadingsForm: {
             text: string;
         };
+        Reason: {
+            rule: string;
+            source: components["schemas"]["SourceView"];
+            /** @enum {string} */
+            stance: "FOR" | "AGAINST" | "REFUSES";
+            words: string;
+        };
         ReferenceView: {
             coat: components["schemas"]["Field"][];
             colour: components["schemas"]["Field"][];
@@ -2455,6 +2545,7 @@ export interface components {
             exposures: components["schemas"]["Named"][];
             instrumentKinds: components["schemas"]["InstrumentKindView"][];
             methods: components["schemas"]["MethodView"][];
+            needs: components["schemas"]["NeedGroup"][];
             roomFeatures: components["schemas"]["FeatureView"][];
             settings: components["schemas"]["Field"][];
             shapes: {
@@ -2479,6 +2570,12 @@ export interface components {
             source: components["schemas"]["SourceView"];
             steps: string[];
             title: string;
+        };
+        Replacing: {
+            money?: components["schemas"]["FigureView"];
+            /** @enum {string} */
+            rung: "RESEAL" | "RECOLOUR" | "SOLID_STAIN" | "COAT" | "RESURFACE" | "OVERLAY" | "REPLACE";
+            words: string;
         };
         Reseal: {
             /** Format: date-time */
@@ -2835,7 +2932,7 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             key: string;
             /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "COLOUR" | "STRIKE";
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "NEED" | "COLOUR" | "STRIKE";
             subject: string;
             why: string;
         };
@@ -2850,6 +2947,30 @@ export interface components {
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
             title: string;
             word: string;
+        };
+        Suggested: {
+            care: string;
+            closed?: components["schemas"]["FigureView"];
+            first: string[];
+            hides: string[];
+            id: string;
+            look: string;
+            /** Format: int32 */
+            money: number;
+            never: string[];
+            note: string;
+            reasons: components["schemas"]["Reason"][];
+            /** @enum {string} */
+            rung: "RESEAL" | "RECOLOUR" | "SOLID_STAIN" | "COAT" | "RESURFACE" | "OVERLAY" | "REPLACE";
+            settled: string[];
+            summary: string;
+            title: string;
+            /** Format: int32 */
+            unmet: number;
+            /** @enum {string} */
+            verdict: "GO" | "WATCH" | "HOLD" | "STOP";
+            /** Format: double */
+            years?: number;
         };
         SurveyMap: {
             bands: components["schemas"]["MapBand"][];
@@ -2904,14 +3025,18 @@ export interface components {
         SystemForm: {
             asks: string;
             care: string;
-            hides: string[];
+            face: components["schemas"]["FacePart"];
+            hides: ("FADED" | "STARK" | "COLOUR" | "STAINS" | "RUST" | "PATCHES" | "GROUT" | "SCRATCHES" | "PITS" | "TEXTURE" | "HUMPS" | "CRACKS" | "MOVING" | "LIPPAGE" | "JOINTS" | "SEAMS" | "DENTS" | "LOOSE" | "PONDING" | "MAT_SHADE" | "OLD_COAT" | "WET_SLAB")[];
             id: string;
             layers: components["schemas"]["LayerPart"][];
             look: string;
-            never: string[];
+            never: ("FADED" | "STARK" | "COLOUR" | "STAINS" | "RUST" | "PATCHES" | "GROUT" | "SCRATCHES" | "PITS" | "TEXTURE" | "HUMPS" | "CRACKS" | "MOVING" | "LIPPAGE" | "JOINTS" | "SEAMS" | "DENTS" | "LOOSE" | "PONDING" | "MAT_SHADE" | "OLD_COAT" | "WET_SLAB")[];
             note: string;
             on: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
+            /** @enum {string} */
+            rung: "RESEAL" | "RECOLOUR" | "SOLID_STAIN" | "COAT" | "RESURFACE" | "OVERLAY" | "REPLACE";
             title: string;
+            uses: ("UNSAID" | "GARAGE" | "PLANT" | "SHOP" | "SCHOOL" | "KITCHEN" | "WET_ROOM" | "LABORATORY" | "HOME" | "PATIO" | "RAMP")[];
         };
         SystemName: {
             id: string;
@@ -4167,6 +4292,54 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["BuildUpStage"];
+                };
+            };
+        };
+    };
+    choices_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChoiceStage"];
+                };
+            };
+        };
+    };
+    choicesWorking: {
+        parameters: {
+            query: {
+                at: string;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FigureView"];
                 };
             };
         };

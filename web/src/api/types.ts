@@ -16,6 +16,7 @@ export interface Stages {
   prep: Schemas['PrepStage'];
   layer: Schemas['LayerStage'];
   'build-up': Schemas['BuildUpStage'];
+  choices: Schemas['ChoiceStage'];
   service: Schemas['ServiceStage'];
 }
 /** A zone's head, and one stage of it, as one. */
@@ -25,6 +26,9 @@ export type SurveyZone = Staged<'survey'>;
 export type PrepZone = Staged<'prep'>;
 export type LayerZone = Staged<'layer'>;
 export type BuildUpZone = Staged<'build-up'>;
+export type ChoiceZone = Staged<'choices'>;
+export type Suggested = Schemas['Suggested'];
+export type Replacing = Schemas['Replacing'];
 export type ServiceZone = Staged<'service'>;
 export type JobForm = Schemas['JobForm'];
 export type JobFile = Schemas['JobFile'];
@@ -32,6 +36,7 @@ export type ZoneForm = Schemas['ZoneForm'];
 export type ZoneReport = Schemas['ZoneReport'];
 export type LayerForm = Schemas['LayerForm'];
 export type BuildUpForm = Schemas['BuildUpForm'];
+export type LayerCheck = Schemas['LayerCheck'];
 export type Buying = Schemas['Buying'];
 export type LayerReport = Schemas['LayerReport'];
 export type LayerView = Schemas['LayerView'];

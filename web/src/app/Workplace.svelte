@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { JobHead, Stages, ZoneHead } from '../api/types';
+  import ChooseStage from '../stage/choose/ChooseStage.svelte';
   import BuildStage from '../stage/build/BuildStage.svelte';
   import HistoryStage from '../stage/care/HistoryStage.svelte';
   import ServiceStage from '../stage/care/ServiceStage.svelte';
@@ -25,7 +26,7 @@
   const past = $derived(chosen === 'history' || chosen.startsWith('film-'));
   const isLayer = $derived(
     !past &&
-      !['slab', 'prep', 'service', 'plan', 'build-up'].includes(chosen) &&
+      !['slab', 'prep', 'service', 'plan', 'build-up', 'choices'].includes(chosen) &&
       zone.report.strata.some((s) => s.id === chosen),
   );
   const kind = $derived<keyof Stages | null>(
@@ -35,8 +36,8 @@
         ? 'survey'
         : chosen === 'prep'
           ? 'prep'
-          : chosen === 'build-up'
-            ? 'build-up'
+          : chosen === 'build-up' || chosen === 'choices'
+            ? chosen
             : isLayer
               ? 'layer'
               : 'service',
@@ -56,6 +57,9 @@
 {:else if kind === 'build-up'}
   {@const staged = desk.staged(zone, 'build-up')}
   {#if staged}{#key zone.id}<BuildStage {desk} {job} zone={staged} />{/key}{/if}
+{:else if kind === 'choices'}
+  {@const staged = desk.staged(zone, 'choices')}
+  {#if staged}{#key zone.id}<ChooseStage {desk} {job} zone={staged} {section} />{/key}{/if}
 {:else if kind === 'layer'}
   {@const staged = desk.staged(zone, 'layer', chosen)}
   {@const layer = staged?.report.layers[0]}

@@ -1,19 +1,11 @@
 <script lang="ts">
   import { type ApiProblem, asProblem } from '../../api/call';
-  import { candidates, shelf } from '../../api/client';
-  import type {
-    BuildUpForm,
-    BuildUpZone,
-    CandidateReport,
-    JobHead,
-    LayerForm,
-    SheetView,
-  } from '../../api/types';
+  import { shelf } from '../../api/client';
+  import type { BuildUpForm, BuildUpZone, JobHead, LayerForm, SheetView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { jobHref } from '../../app/route.svelte';
   import Button from '../../parts/Button.svelte';
   import { FormState } from '../../parts/form.svelte';
-  import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import LayerLine from './LayerLine.svelte';
 
@@ -25,7 +17,6 @@
 
   let { desk, job, zone }: Props = $props();
   const sending = new FormState();
-  let told = $state.raw<readonly CandidateReport[]>([]);
   let sheets = $state.raw<readonly SheetView[]>([]);
   let problem = $state.raw<ApiProblem | null>(null);
   let added = $state('');
@@ -38,12 +29,6 @@
   /** Nothing moves below what was begun. */
   const floor = $derived(layers.reduce((top, l, i) => (isBegun(l.id) ? i : top), -1));
 
-  $effect(() => {
-    candidates({ jobId: job.id, zoneId: zone.id }).then(
-      (t) => (told = t),
-      (e: unknown) => (problem = asProblem(e)),
-    );
-  });
   $effect(
     () =>
       void shelf().then(
@@ -131,6 +116,7 @@
         {sheets}
         units={job.facts.units}
         begun={isBegun(layer.id)}
+        checks={zone.report.checks.filter((c) => c.layer === layer.id)}
         busy={sending.busy}
         up={at < layers.length - 1 && at > floor}
         down={at > floor + 1}
@@ -164,34 +150,16 @@
   </div>
 </section>
 
-<section aria-labelledby="systems-head">
-  <h2 id="systems-head">Systems for this floor</h2>
-  <ul>
-    {#each told as c (c.id)}
-      <li>
-        <Mark mark={c.verdict} />
-        <div>
-          <h3>{c.title}</h3>
-          <p class="soft">{c.note}</p>
-        </div>
-        <p>{c.summary}</p>
-        {#if c.id === zone.system?.id}
-          <b>chosen</b>
-        {:else}
-          <Button disabled={sending.busy || floor >= 0} onclick={() => void send({ system: c.id })}
-            >Choose</Button
-          >
-        {/if}
-      </li>
-    {/each}
-  </ul>
+<p class="choose">
   {#if floor >= 0}
-    <p class="soft">
-      Something is on already: another system begins with the floor's next cycle; what is not on yet
-      can be changed above.
-    </p>
+    Something is on already: another system begins with the floor's next cycle; what is not on yet
+    can be changed above.
+  {:else}
+    <a href={jobHref(job.id, zone.id, 'choices')}
+      >{zone.system ? 'Choose another system' : 'Choose a system'}</a
+    >
   {/if}
-</section>
+</p>
 
 <style>
   header {
@@ -213,10 +181,6 @@
   h2 {
     font-size: 20px;
     margin-block: 18px 6px;
-  }
-
-  h3 {
-    font: 600 16px var(--text);
   }
 
   .soft {
@@ -244,23 +208,22 @@
     color: var(--ink-soft);
   }
 
-  ul li {
-    display: grid;
-    grid-template-columns: 84px minmax(0, 2fr) minmax(0, 3fr) auto;
-    gap: 4px 16px;
-    align-items: center;
-    padding-block: 8px;
-    border-block-start: 1px solid var(--line);
+  .choose {
+    margin-block-start: 18px;
+    font-size: 14px;
+    color: var(--ink-soft);
   }
 
-  @media (max-width: 759px) {
-    ul li {
-      grid-template-columns: 84px minmax(0, 1fr);
-    }
-
-    ul li > :nth-child(n + 3) {
-      grid-column: 2;
-      justify-self: start;
-    }
+  .choose a {
+    display: inline-flex;
+    align-items: center;
+    min-block-size: var(--tap);
+    padding: 0 16px;
+    border: 1px solid var(--chalk);
+    border-radius: var(--radius);
+    background: var(--paper);
+    font-size: 15px;
+    font-weight: 600;
+    text-decoration: none;
   }
 </style>

@@ -1,6 +1,7 @@
 <script lang="ts">
-  import type { LayerForm, LayerView, SheetView, Units } from '../../api/types';
+  import type { LayerCheck, LayerForm, LayerView, SheetView, Units } from '../../api/types';
   import Button from '../../parts/Button.svelte';
+  import Mark from '../../parts/Mark.svelte';
 
   interface Props {
     layer: LayerView;
@@ -8,6 +9,8 @@
     units: Units;
     /** Something was logged in it: it stays as it is. */
     begun: boolean;
+    /** What speaks against it where it lies. */
+    checks: readonly LayerCheck[];
     busy: boolean;
     /** Whether it can go one higher, one lower, or be laid again on top of itself. */
     up: boolean;
@@ -26,6 +29,7 @@
     sheets,
     units,
     begun,
+    checks,
     busy,
     up,
     down,
@@ -50,7 +54,7 @@
   }
 </script>
 
-<li data-kind={layer.role}>
+<li class="layer" data-kind={layer.role}>
   <div class="name">
     <a {href}>{layer.title}</a>
     {#if begun}<span>begun: stays as it is</span>{/if}
@@ -84,6 +88,16 @@
     <Button kind="quiet" disabled={busy} onclick={() => (open = !open)}>Rate</Button>
     <Button kind="quiet" disabled={busy || begun} onclick={ondrop}>Drop</Button>
   </div>
+  {#if checks.length > 0}
+    <ul>
+      {#each checks as check (check.rule + check.words)}
+        <li class="check">
+          <Mark mark={check.verdict} />
+          <p>{check.words} <small>{check.source.sentence}</small></p>
+        </li>
+      {/each}
+    </ul>
+  {/if}
   {#if open}
     <form novalidate onsubmit={(event) => void save(event)}>
       <label
@@ -100,7 +114,24 @@
 </li>
 
 <style>
-  li {
+  ul {
+    grid-column: 1 / -1;
+  }
+
+  .check {
+    display: grid;
+    grid-template-columns: 74px minmax(0, 1fr);
+    gap: 8px;
+    align-items: baseline;
+    font-size: 14px;
+  }
+
+  small {
+    color: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  .layer {
     display: grid;
     grid-template-columns: minmax(130px, 1fr) minmax(0, 2fr) auto;
     gap: 4px 16px;
@@ -110,25 +141,25 @@
     border-inline-start: 10px solid var(--clear);
   }
 
-  li[data-kind='PRIMER'] {
+  .layer[data-kind='PRIMER'] {
     border-inline-start-color: var(--primer);
   }
 
-  li[data-kind='STAIN'],
-  li[data-kind='ANTIQUE'] {
+  .layer[data-kind='STAIN'],
+  .layer[data-kind='ANTIQUE'] {
     border-inline-start-color: var(--stain);
   }
 
-  li[data-kind='BASE'],
-  li[data-kind='OVERLAY'] {
+  .layer[data-kind='BASE'],
+  .layer[data-kind='OVERLAY'] {
     border-inline-start-color: var(--base);
   }
 
-  li[data-kind='BODY'] {
+  .layer[data-kind='BODY'] {
     border-inline-start-color: var(--body);
   }
 
-  li[data-kind='BROADCAST'] {
+  .layer[data-kind='BROADCAST'] {
     border-inline-start-color: var(--flake);
   }
 
@@ -164,7 +195,7 @@
   }
 
   @media (max-width: 759px) {
-    li {
+    .layer {
       grid-template-columns: minmax(0, 1fr);
     }
   }

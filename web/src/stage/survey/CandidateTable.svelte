@@ -2,6 +2,7 @@
   import { type ApiProblem, asProblem } from '../../api/call';
   import { candidates } from '../../api/client';
   import type { CandidateReport, JobHead, SurveyZone } from '../../api/types';
+  import { jobHref } from '../../app/route.svelte';
   import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
 
@@ -42,6 +43,7 @@
 
 <section aria-labelledby="candidates-head">
   <h2 id="candidates-head">What could go on this floor</h2>
+  <p><a href={jobHref(job.id, zone.id, 'choices')}>Weigh them by what is needed</a></p>
   <Trouble {problem} />
   <ul>
     {#each told as c (c.id)}

@@ -1,6 +1,7 @@
 package openslab.bench;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
@@ -8,14 +9,18 @@ import java.util.stream.Stream;
 import openslab.core.Stories;
 import openslab.core.floor.Ell;
 import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.core.job.CandidateReport;
+import openslab.core.job.ChoiceReport;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneReport;
 import openslab.core.product.LayerRole;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.system.Candidate;
+import openslab.core.system.Face;
 import openslab.core.system.FloorSystem;
+import openslab.core.system.Rung;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Mode;
@@ -35,13 +40,26 @@ public class WholeJob {
     private static final List<Candidate> CANDIDATES = Stream.of("a", "b", "c", "d", "e")
             .map(id -> new Candidate(
                     system(id),
-                    Stories.epoxyWithFlake().stream().map(LayerChoice::sheet).toList()))
+                    Stories.epoxyWithFlake().stream().map(LayerChoice::sheet).toList(),
+                    Stories.epoxyWithFlake().stream().map(LayerChoice::way).toList()))
             .toList();
 
     private static FloorSystem system(String id) {
         var layer = new FloorSystem.Layer("primer", "Primer", LayerRole.PRIMER, "primer", "", "");
         return new FloorSystem(
-                id, id, "", Set.of(Substrate.BARE_CONCRETE), List.of(layer), List.of(), List.of(), "", "", "");
+                id,
+                id,
+                "",
+                Set.of(Substrate.BARE_CONCRETE),
+                EnumSet.allOf(Use.class),
+                List.of(layer),
+                Rung.COAT,
+                new Face(Face.Tone.UNIFORM, Face.Texture.SMOOTH, Face.Grip.NONE, Face.Later.ABRADE, 1),
+                Set.of(),
+                Set.of(),
+                "",
+                "",
+                "");
     }
 
     private final List<ZoneFacts> zones = new ArrayList<>();
@@ -55,6 +73,14 @@ public class WholeJob {
             }
             zones.add(story.coat(10, "primer").coat(22, "body").facts());
         }
+    }
+
+    /** Every system weighed for every zone. */
+    @Benchmark
+    public List<ChoiceReport> chosen() {
+        return zones.stream()
+                .map(z -> ChoiceReport.of(CANDIDATES, z, UnitSystem.US, Stories.moment(30)))
+                .toList();
     }
 
     /** What an answer about the job is worked out from. */

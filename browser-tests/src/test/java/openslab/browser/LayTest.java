@@ -30,7 +30,8 @@ public class LayTest extends OnTheDemo {
         var hands = new Hands(page);
         hands.climbTo("Primer");
         main(page).getByText("Change what goes on").click();
-        press(line(page, "Acid stain, sealed"), "Choose");
+        main(page).getByText("Choose another system").click();
+        press(line(page, "Acid stain, sealed"), "Choose Acid stain, sealed");
         Locator layers = main(page).locator("section ol");
         assertThat(layers.getByRole(AriaRole.LISTITEM)).hasCount(3);
         assertFit(page, "what goes on");
@@ -65,9 +66,45 @@ public class LayTest extends OnTheDemo {
         // nothing of the colour is undone once something was done in it
         main(page).getByText("Change what goes on").click();
         assertThat(layers.getByRole(AriaRole.LISTITEM).last()).containsText("begun: stays as it is");
-        assertThat(line(page, "Breathable acrylic")
-                        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Choose")))
-                .isDisabled();
+        assertThat(main(page)).containsText("another system begins with the floor's next cycle");
+    }
+
+    /** What is needed decides the order; what refuses is said with its rule; three stand side by side for the client. */
+    @Test(dataProvider = "sizes")
+    public void needs_decide_which_system_and_the_client_sees_them_beside_one_another(int width, int height) {
+        Page page = openJob(width, height, "Old tram shed");
+        main(page).getByText("Weigh them by what is needed").click();
+        var hands = new Hands(page);
+        // on one screen nobody said anything yet; on the other somebody did on the first
+        hands.button("what is needed").click();
+        page.getByLabel("Even", new Page.GetByLabelOptions().setExact(true)).check();
+        hands.fill("Closed for at most", "soon");
+        hands.fill("By", "Wren");
+        hands.press("Weigh the systems");
+        assertThat(page.getByText("Accepted: a time from")).isVisible();
+        hands.fill("Closed for at most", "400 h");
+        assertFit(page, "what is needed");
+        hands.press("Weigh the systems");
+        assertThat(main(page)).containsText("Colour: even");
+        Locator order = main(page).locator("section ol").first();
+        assertThat(order).not().containsText("Acid stain, sealed");
+        main(page).getByText("Not on this floor").click();
+        assertThat(line(page, "Acid stain, sealed")).containsText("mottles by nature");
+        assertThat(line(page, "Tile coat, base and clear")).containsText("floor.substrate");
+        for (int i = 0; i < 3; i++) {
+            order.getByRole(AriaRole.CHECKBOX).nth(i).check();
+        }
+        assertThat(order.getByRole(AriaRole.CHECKBOX).nth(3)).isDisabled();
+        assertFit(page, "which system");
+        hands.press("Side by side, for the client (3)");
+        assertThat(page.locator("article")).hasCount(3);
+        assertThat(page.locator("article").first()).containsText("Not walked on for");
+        assertFit(page, "side by side");
+        // a place of its own: it is there again after a reload, and Back leads to the list
+        page.reload();
+        assertThat(page.locator("article")).hasCount(3);
+        page.getByText("Back to the list").click();
+        assertThat(main(page)).containsText("In this order");
     }
 
     /** A tile coat on a phone: everything ready before the first stir, the coat looked at, and laid again where it does not hide. */

@@ -30,6 +30,7 @@ public class ArchitectureTest {
             "mix",
             "cure",
             "care",
+            "choose",
             "job");
 
     @Test

@@ -112,7 +112,7 @@ public class SurveyTest {
         return Cases.read("verdicts.csv");
     }
 
-    private static final Set<String> ASKED_BY_SHEETS = Set.of("pull-off", "resistance", "slip");
+    private static final Set<String> ASKED_BY_SHEETS = Set.of("pull-off", "resistance", "slip", "overlay-base");
 
     /** The first of the substrates that a method is for, with limits that ask for it. */
     private static Site onItsFloor(String method) {
@@ -280,7 +280,7 @@ public class SurveyTest {
                                 3,
                                 5,
                                 false,
-                                new Limits.Asks(1.4, 1e6, 1e9, 0.42),
+                                new Limits.Asks(1.4, 1e6, 1e9, 0.42, 17.23, 0.0889),
                                 "asking")),
                 "asking");
         return new Site(limits, Substrate.BARE_CONCRETE, 80, UnitSystem.METRIC, Stories.moment(0));
@@ -519,7 +519,9 @@ public class SurveyTest {
         var nothing = Limits.Asks.NOTHING;
         var mild = new Limits(5, 85, 6, 12, 5, 40, 90, 2, 14, 1, 9, false, nothing, "mild");
         var both = Limits.strictest(List.of(mild, Stories.LIMITS), "both");
-        assertEquals(both, new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 5, false, nothing, "both"));
+        // how rough at most is said by what lies on the floor, how rough it must be by whatever asks most
+        assertEquals(both, new Limits(3, 75, 7, 10, 10, 32, 80, 3, 28, 3, 9, false, nothing, "both"));
+        assertEquals(Limits.strictest(List.of(Stories.LIMITS, mild), "both").cspMax(), 5);
     }
 
     @Test

@@ -8,6 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import openslab.core.system.LayUp;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
 import tools.jackson.databind.JsonNode;
@@ -17,6 +18,14 @@ import tools.jackson.databind.JsonNode;
  * began where something happens. A line that begins with ! is refused, its last word said in the refusal.
  */
 final class StoryScript {
+    private static final int MOST_STEPS = 60;
+    /** What passes at gates that ask for more than one look; a story may say another. */
+    private final Map<String, String> passes = new TreeMap<>(Map.of(
+            "settled", "settled=yes, with=Mara",
+            "patch", "chemical=etch-liquid, water=4, dwell=2 min, result=works",
+            "rinse-ph", "water=7, floor=7",
+            "joints-cut", "tagged=4, cut=4"));
+
     static final Instant BEGAN = Instant.parse("2026-04-01T08:00:00Z");
 
     private final App app;
@@ -24,6 +33,10 @@ final class StoryScript {
     private Floor floor;
     private int line;
     private int expectations;
+    /** Where the crew stands, hours since the story began. */
+    private double at;
+    /** When it last did anything but wait for it to dry. */
+    private double wet;
 
     private StoryScript(App app, String script) {
         this.app = app;
@@ -50,8 +63,130 @@ final class StoryScript {
             case "is" -> expect(w);
             case "ticks" -> ticks(w);
             case "cycle" -> begin(w[1], w[2]);
+            case "prepared" -> crew("", Double.parseDouble(w[1]));
+            case "laid" -> crew(w[1], Double.parseDouble(w[2]));
+            case "passes" -> passes.put(w[1], w[2]);
             default -> log(w);
         }
+    }
+
+    /**
+     * prepared | hour, laid | layer | hour: the crew does every step that is left, in order, each as soon as it may; every gate
+     * passes.
+     */
+    private void crew(String layer, double hour) {
+        at = hour;
+        air();
+        for (int done = 0; done < MOST_STEPS; done++) {
+            JsonNode next = steps(layer);
+            if (next == null) {
+                return;
+            }
+            step(layer, next);
+        }
+        throw new AssertionError(where() + ": no end of steps in " + (layer.isEmpty() ? "preparation" : layer));
+    }
+
+    /** The first that is not through; null where none is left. */
+    private JsonNode steps(String layer) {
+        JsonNode report = report();
+        JsonNode steps = layer.isEmpty()
+                ? report.path("prep").path("steps")
+                : layer(report, layer).path("steps");
+        for (JsonNode step : steps) {
+            String progress = step.path("progress").asString();
+            if (!progress.equals("DONE") && !progress.equals("FAILED")) {
+                return step;
+            }
+        }
+        return null;
+    }
+
+    private void step(String layer, JsonNode step) {
+        String id = step.path("id").asString();
+        String gate = step.path("gate").path("id").asString();
+        at += 0.05;
+        boolean drying = LayUp.within(gate).equals("dry");
+        if (!drying) {
+            wet = at;
+        }
+        if (step.path("coat").asBoolean()) {
+            ready(layer, id);
+            air();
+            say("COAT", layer, "");
+            return;
+        }
+        if (step.path("timed").asBoolean() && !step.path("progress").asString().equals("RUNNING")) {
+            ready(layer, id);
+            say("BEGUN", id, "");
+            step = step(report(), id);
+        }
+        at = Math.max(at, since(step.path("ready")) + 0.01);
+        if (gate.isEmpty()) {
+            say("DONE", id, "");
+            return;
+        }
+        if (drying) {
+            at = Math.max(at, wet + number(step.path("gate").path("needed")));
+        }
+        say("GATE", gate, passing(LayUp.within(gate), step.path("gate")));
+    }
+
+    /** Everything that a step asks for lies ready. */
+    private void ready(String layer, String id) {
+        String stage = layer.isEmpty() ? "/stages/prep" : "/stages/layers/" + layer;
+        JsonNode sheet = app.get(floor.zonePath() + stage).body().path("sheet");
+        for (JsonNode one : sheet.path("steps")) {
+            if (one.path("id").asString().equals(id)) {
+                for (JsonNode label : one.path("missing")) {
+                    say(
+                            "TICK",
+                            one(sheet.path("staging"), "label", label.asString())
+                                    .path("id")
+                                    .asString(),
+                            "");
+                }
+            }
+        }
+    }
+
+    private void air() {
+        say("READING", "climate", "air=20 °C, rh=50 %, slab=20 °C");
+    }
+
+    private void say(String kind, String subject, String values) {
+        log(new String[] {String.valueOf(at), kind, subject, "", values});
+    }
+
+    private String passing(String gate, JsonNode report) {
+        if (gate.equals("dry")) {
+            return "dried=" + number(report.path("needed")) + " h, dark=none";
+        }
+        if (gate.equals("profile")) {
+            // the lowest that is asked for
+            return "csp=" + number(report.path("needed"));
+        }
+        String known = passes.get(gate);
+        if (known != null) {
+            return known;
+        }
+        // one look with two answers: what passes is called the first
+        JsonNode field = report.path("fields").path(0);
+        return field.path("id").asString() + "="
+                + field.path("choices").path(0).path("id").asString();
+    }
+
+    /** The first in a text. */
+    private static int number(JsonNode text) {
+        return Integer.parseInt(text.asString().replaceAll("\\D*(\\d+).*", "$1"));
+    }
+
+    private JsonNode report() {
+        return app.get(floor.path()).body().path("zones").path(0).path("report");
+    }
+
+    private static double since(JsonNode moment) {
+        return moment.asString().isEmpty() ? 0 : Double.parseDouble(hours(moment));
     }
 
     private String where() {
@@ -124,7 +259,7 @@ final class StoryScript {
     /** is | what | of which | value */
     private void expect(String[] w) {
         expectations++;
-        JsonNode report = app.get(floor.path()).body().path("zones").path(0).path("report");
+        JsonNode report = report();
         String found =
                 switch (w[1]) {
                     case "verdict" -> report.path("survey").path("verdict").asString();
@@ -142,6 +277,11 @@ final class StoryScript {
                     case "dry" -> plain(layer(report, w[2]).path("dry"));
                     case "wet" -> plain(layer(report, w[2]).path("wet"));
                     case "clock" -> hours(clock(report, w[2]).path("at"));
+                    case "after" -> {
+                        String on =
+                                layer(report, w[2].split(" ")[0]).path("start").asString();
+                        yield hours(clock(report, w[2]).path("at"), Instant.parse(on));
+                    }
                     case "left" -> plain(layer(report, w[2]).path("used").path("left"));
                     case "reaches" ->
                         Boolean.toString(
@@ -177,10 +317,14 @@ final class StoryScript {
 
     /** Since the story began. */
     private static String hours(JsonNode moment) {
+        return hours(moment, BEGAN);
+    }
+
+    private static String hours(JsonNode moment, Instant since) {
         if (moment.asString().isEmpty()) {
             return "never";
         }
-        double hours = (Instant.parse(moment.asString()).toEpochMilli() - BEGAN.toEpochMilli()) / 3_600_000.0;
+        double hours = (Instant.parse(moment.asString()).toEpochMilli() - since.toEpochMilli()) / 3_600_000.0;
         return String.format(java.util.Locale.ROOT, "%.2f", hours);
     }
 

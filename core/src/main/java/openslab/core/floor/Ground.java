@@ -8,6 +8,8 @@ public enum Ground {
     FILM_KEPT,
     /** The film of an earlier cycle stays, and the same sheet goes on it. */
     OWN_FILM,
+    /** The film of an earlier cycle stays, and the same sheet goes on it and melts it again. */
+    OWN_FILM_MELTS,
     /** The film of an earlier cycle stays, and another sheet goes on it. */
     OTHER_FILM;
 

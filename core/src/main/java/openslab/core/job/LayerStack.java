@@ -135,7 +135,8 @@ final class LayerStack {
         if (above.isPresent()) {
             return beforeNextCoat(layer, now);
         }
-        if (runningAt(layer, Clock.LIGHT_FOOT, now)) {
+        // a sheet that knows no light foot has the other one
+        if (runningAt(layer, says(layer, Clock.LIGHT_FOOT) ? Clock.LIGHT_FOOT : Clock.FOOT, now)) {
             return Mark.WET;
         }
         return runningAt(layer, Clock.FULL_CURE, now) ? Mark.CURING : Mark.DONE;

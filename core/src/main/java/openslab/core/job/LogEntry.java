@@ -64,6 +64,8 @@ public record LogEntry(
         DONE,
         /** Something lies ready. */
         TICK,
+        /** What somebody needs of the floor; a later one counts instead of it. */
+        NEED,
         /** What came for a layer: its colour, and whose. */
         COLOUR,
         STRIKE

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import openslab.core.floor.Ground;
+import openslab.core.product.Chemistry;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.method.TestMethods;
@@ -78,7 +79,7 @@ public final class Past {
             case COAT, REPAIR, RECOAT -> Ground.BARE;
             // what is not on yet goes on its own build-up
             case CLEAN -> film.isEmpty() ? Ground.BARE : now.layers().isEmpty() ? Ground.FILM_KEPT : Ground.OWN_FILM;
-            case RESEAL -> isTheSame() ? Ground.OWN_FILM : Ground.OTHER_FILM;
+            case RESEAL -> !isTheSame() ? Ground.OTHER_FILM : melts() ? Ground.OWN_FILM_MELTS : Ground.OWN_FILM;
         };
     }
 
@@ -91,6 +92,11 @@ public final class Past {
                 .reduce((a, b) -> b);
         return top.isPresent()
                 && now.layers().stream().findFirst().map(l -> l.sheet().slug()).equals(top);
+    }
+
+    /** Whether what goes on melts what lies there: a solvent acrylic does that to itself. */
+    private boolean melts() {
+        return now.layers().get(0).sheet().traits().chemistry() == Chemistry.SOLVENT_ACRYLIC;
     }
 
     /** Whether a film of ours lies there that this cycle takes off. */

@@ -9,8 +9,10 @@ import java.util.Optional;
 import java.util.Set;
 import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
+import openslab.core.quantity.Unit;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.judge.Survey;
+import openslab.core.survey.method.ConcreteAge;
 import openslab.core.survey.method.OldFloor;
 import openslab.core.survey.method.ProfileComparison;
 import openslab.core.survey.method.WalkOver;
@@ -25,6 +27,7 @@ import openslab.core.survey.method.WalkOver;
  * @param csp the newest comparison of its profile; empty where nobody compared
  * @param walked whether somebody walked the whole floor
  * @param unsampled whether something old is there that no laboratory has cleared
+ * @param green whether it is concrete that was placed within the month
  */
 public record Condition(
         Substrate substrate,
@@ -33,7 +36,11 @@ public record Condition(
         Optional<Boolean> beads,
         Optional<Double> csp,
         boolean walked,
-        boolean unsampled) {
+        boolean unsampled,
+        boolean green) {
+    /** OURS, as most films ask: younger concrete is green. */
+    private static final double GREEN_DAYS = 28;
+
     /** Why nothing is abraded over an old film that no laboratory has cleared. */
     static final String UNSAMPLED =
             "The old film or floor may hold asbestos or lead: nobody sands, grinds, scrapes, scrubs or strips it before a laboratory result.";
@@ -64,6 +71,18 @@ public record Condition(
         this(substrate, Ground.BARE, found, beads, csp, walked, unsampled);
     }
 
+    /** Of a floor that has hardened. */
+    public Condition(
+            Substrate substrate,
+            Ground ground,
+            Set<Defect> found,
+            Optional<Boolean> beads,
+            Optional<Double> csp,
+            boolean walked,
+            boolean unsampled) {
+        this(substrate, ground, found, beads, csp, walked, unsampled, false);
+    }
+
     public static Condition of(Survey survey, Substrate substrate, Ground ground) {
         Set<Defect> found = EnumSet.noneOf(Defect.class);
         survey.areas().stream()
@@ -87,7 +106,11 @@ public record Condition(
                 beads,
                 csp,
                 survey.found().newest(WalkOver.ID).isPresent(),
-                OldFloor.bars(survey.found(), substrate));
+                OldFloor.bars(survey.found(), substrate),
+                survey.found()
+                        .newest(ConcreteAge.ID)
+                        .map(r -> r.number("age") < Unit.DAY.toBase(GREEN_DAYS))
+                        .orElse(false));
     }
 
     /** Whether somebody walked the floor and, where it can drink, dropped water on it. What lies on a film of ours is known. */
@@ -113,7 +136,7 @@ public record Condition(
     Condition without(Defect... gone) {
         Set<Defect> left = new HashSet<>(found);
         List.of(gone).forEach(left::remove);
-        return new Condition(substrate, ground, left, beads, csp, walked, unsampled);
+        return new Condition(substrate, ground, left, beads, csp, walked, unsampled, green);
     }
 
     /** A film or a colour that stands between concrete and whatever goes on it. */

@@ -40,6 +40,9 @@ final class Etch implements PrepMethod {
         if (condition.beads().orElse(false) && ABOUT.substrates().contains(condition.substrate())) {
             reasons.add("Water beads: where water cannot get in, acid cannot either.");
         }
+        if (condition.green() && ABOUT.substrates().contains(condition.substrate())) {
+            reasons.add("The concrete is green: acid eats the paste that has not hardened yet. It is washed gently.");
+        }
         return reasons;
     }
 

@@ -185,6 +185,18 @@ public final class Gates {
                 "Vacuum again, edges and joints too.");
     }
 
+    /** Whether the old film lets go for a drop of its own solvent. */
+    static Gate softens() {
+        return Gate.either(
+                "softens",
+                "A finger after a minute",
+                "softens",
+                "Tacky: it softens",
+                "hard",
+                "Hard as before",
+                "It is another film: take it off, or try the new coat on a square of it first.");
+    }
+
     static Gate profile(ProfileNeed need) {
         Field csp = Field.quantity("csp", "Profile reached (CSP)", Unit.ONE, 1, 10, "nearest plaque");
         return new Gate(

@@ -33,7 +33,8 @@ public final class PrepMethods {
             new DullResilient(),
             new AbradeHard(),
             new WashFilm(),
-            new DullFilm());
+            new DullFilm(),
+            new WashAcrylic());
 
     private static final Condition ANY =
             new Condition(Substrate.BARE_CONCRETE, Set.of(), Optional.empty(), Optional.empty(), false, false);

@@ -39,9 +39,22 @@ public record Limits(
      * @param resistanceMinOhm from point to point; 0 where the sheet does not ask
      * @param resistanceMaxOhm infinite where the sheet does not ask; the floor must stay under it
      * @param dcofMin wet dynamic friction; 0 where the sheet does not ask
+     * @param strengthMinMpa compressive strength of the concrete below an overlay; 0 where the sheet does not ask
+     * @param thicknessMinM of that concrete; 0 where the sheet does not ask
      */
-    public record Asks(double pullOffMinMpa, double resistanceMinOhm, double resistanceMaxOhm, double dcofMin) {
-        public static final Asks NOTHING = new Asks(0, 0, Double.POSITIVE_INFINITY, 0);
+    public record Asks(
+            double pullOffMinMpa,
+            double resistanceMinOhm,
+            double resistanceMaxOhm,
+            double dcofMin,
+            double strengthMinMpa,
+            double thicknessMinM) {
+        public static final Asks NOTHING = new Asks(0, 0, Double.POSITIVE_INFINITY, 0, 0, 0);
+
+        /** Whether what goes on is carried by the concrete below it. */
+        public boolean base() {
+            return strengthMinMpa > 0 || thicknessMinM > 0;
+        }
 
         public boolean resistance() {
             return resistanceMinOhm > 0 || resistanceMaxOhm < Double.POSITIVE_INFINITY;
@@ -71,7 +84,8 @@ public record Limits(
     }
 
     /**
-     * What holds for every sheet in the build-up at once. Over a sheet that shields, nothing meets the slab's moisture.
+     * What holds for every sheet in the build-up at once. Over a sheet that shields, nothing meets the slab's moisture; how rough
+     * the floor may be at most is said by what lies on it, how rough it must be by whatever asks most.
      *
      * @param all from the slab upward
      */
@@ -88,13 +102,15 @@ public record Limits(
                 most(all, Limits::dewMarginK),
                 most(all, Limits::minAgeDays),
                 (int) most(all, Limits::cspMin),
-                (int) least(all, Limits::cspMax),
+                all.get(0).cspMax,
                 all.get(0).shields,
                 new Asks(
                         most(all, l -> l.asks.pullOffMinMpa),
                         most(all, l -> l.asks.resistanceMinOhm),
                         least(all, l -> l.asks.resistanceMaxOhm),
-                        most(all, l -> l.asks.dcofMin)),
+                        most(all, l -> l.asks.dcofMin),
+                        most(all, l -> l.asks.strengthMinMpa),
+                        most(all, l -> l.asks.thicknessMinM)),
                 sheet);
     }
 

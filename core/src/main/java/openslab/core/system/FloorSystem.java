@@ -1,9 +1,11 @@
 package openslab.core.system;
 
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.core.product.LayerRole;
 import openslab.core.quantity.Require;
 
@@ -13,8 +15,10 @@ import openslab.core.quantity.Require;
  * @param id its word in the store, in files and in the API
  * @param note what it is for, in a sentence
  * @param on what it may lie on
+ * @param uses what it is meant for
  * @param layers from the floor upward
- * @param hides what is not seen any more afterwards; {@code never} what stays seen whatever anybody does
+ * @param rung how much is done to the floor; {@code face} what it is like afterwards
+ * @param hides what is not seen any more afterwards; {@code never} what it does not make good, whatever anybody does
  * @param look how it looks in sun and shade, and what a client has to accept
  * @param asks what it asks of the floor and of the place before anything else
  * @param care what it is cleaned with, what must not go on it, when it is due
@@ -24,9 +28,12 @@ public record FloorSystem(
         String title,
         String note,
         Set<Substrate> on,
+        Set<Use> uses,
         List<Layer> layers,
-        List<String> hides,
-        List<String> never,
+        Rung rung,
+        Face face,
+        Set<Blemish> hides,
+        Set<Blemish> never,
         String look,
         String asks,
         String care) {
@@ -46,13 +53,15 @@ public record FloorSystem(
 
     public FloorSystem {
         on = EnumSet.copyOf(on);
+        uses = EnumSet.copyOf(uses);
         layers = List.copyOf(layers);
-        hides = List.copyOf(hides);
-        never = List.copyOf(never);
+        hides = hides.isEmpty() ? Set.of() : EnumSet.copyOf(hides);
+        never = never.isEmpty() ? Set.of() : EnumSet.copyOf(never);
         Require.that(
                 layers.stream().map(Layer::id).distinct().count() == layers.size(),
                 "each layer of %s has an id of its own",
                 id);
+        Require.that(Collections.disjoint(hides, never), "%s does not hide what it never hides", id);
         Require.that(layers.stream().anyMatch(l -> !l.isOptional()), "%s has a layer that is always laid", id);
     }
 

@@ -18,6 +18,9 @@ public enum Harm {
             "Flammable vapour lies on the floor: no pilot light, no spark, doors open, metal earthed; respirator with organic cartridges."),
     ODOUR("odour", "People in the house smell it for days: tell them before, and open what can be opened."),
     SILICA("silica", "Silica dust: shroud and vacuum, or water; respirator for the task."),
+    CEMENT(
+            "cement",
+            "Wet cement burns skin and eyes, and its dust is silica: gloves, goggles, respirator while bags are poured."),
     SLIP(
             "slip",
             "Slippery while it is wet, and slippery afterwards where nothing rough is in it: keep people off, say it at handover."),

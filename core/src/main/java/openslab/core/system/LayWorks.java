@@ -77,6 +77,57 @@ public final class LayWorks {
             Work.of("tack", "Tack off", Per.FLOOR, 150, CLOTHS).wears("Tack cloth", 25);
     public static final Work UNMASK = Work.of("unmask", "Pull the masking", Per.EDGE, 120);
 
+    public static final Work TAG = Work.of("tag-joints", "Tag both ends of every expansion joint", Per.ONCE, 0.5, PINS);
+    public static final Work MIX_BAGS =
+            Work.of("mix-bags", "Mix the bags", Per.ONCE, 0.3, MIXER, BAGS, RESPIRATOR, GLOVES, GOGGLES, HELPER);
+    public static final Work PLACE = Work.of(
+                    "place", "Pour, rake to the gauge, float", Per.FLOOR, 12, GAUGE_RAKE, SPIKES, BOOTS, HELPER)
+            .hands(3);
+    public static final Work STAMP =
+            Work.of("stamp", "Stamp", Per.FLOOR, 15, STAMPS, HELPER).hands(3);
+    public static final Work CUT_JOINTS =
+            Work.of("cut-joints", "Cut the joints", Per.ONCE, 2, SAW, PINS, EARS, GOGGLES, RESPIRATOR);
+    public static final Work WASH_RELEASE = Work.of(
+                    "wash-release", "Wash the release off", Per.FLOOR, 20, WASHER, BRUSHES, GOGGLES, BOOTS, CLOSED_OFF)
+            .wet(4);
+    public static final Work RUB_SEAMS =
+            Work.of("rub-seams", "Rub squeezed seams down", Per.FLOOR, 60, BRUSHES, GLOVES);
+    public static final Work ACCENT =
+            Work.of("accent", "Roll and broom the accent", Per.FLOOR, 40, ROLLER, BROOM, GLOVES);
+    public static final Work SPRAY_DYE = Work.of(
+                    "spray-dye", "Spray dye", Per.FLOOR, 70, ACETONE_SPRAYER, SPIKES, GOGGLES, GLOVES, RESPIRATOR, AIR)
+            .hands(2);
+    public static final Work BRUSH_ANTIQUE = Work.of(
+                    "brush-antique", "Mist and brush the antique in", Per.FLOOR, 20, SOFT_BRUSH, GLOVES, HELPER)
+            .hands(3);
+    public static final Work BUFF = Work.of("buff", "Buff the high places", Per.FLOOR, 60, BRUSHES, CLOTHS);
+    public static final Work SPRAY_WATER = Work.of(
+                    "spray-water-stain", "Spray water-based stain", Per.FLOOR, 60, SPRAYER, SPIKES, GOGGLES, GLOVES)
+            .hands(2);
+    public static final Work SPREAD = Work.of(
+                    "spread", "Squeegee or broom it on", Per.FLOOR, 20, SQUEEGEE, BROOM, FOAM, BOOTS, HELPER)
+            .hands(2);
+    public static final Work TEXTURE = Work.of("texture", "Pull the texture", Per.FLOOR, 15, BROOM, TROWELS)
+            .hands(2);
+    public static final Work TAPE_PLANKS = Work.of("tape-planks", "Tape the planks", Per.FLOOR, 8, FIBRE_TAPE, PINS)
+            .hands(2);
+    public static final Work PULL_TAPE = Work.of("pull-tape", "Pull the tape", Per.FLOOR, 40);
+    public static final Work NAIL_HOLES = Work.of("nail-holes", "Drill the nail holes", Per.FLOOR, 25, DRILL, GOGGLES);
+    public static final Work LAY_MORTAR = Work.of(
+                    "lay-mortar",
+                    "Lay mortar with the notched edge, flatten it",
+                    Per.FLOOR,
+                    10,
+                    TROWELS,
+                    SPIKES,
+                    GLOVES,
+                    HELPER)
+            .hands(2);
+    public static final Work PRESS_MORTAR =
+            Work.of("press-mortar", "Mist, float in circles", Per.FLOOR, 12, TROWELS, GLOVES);
+    public static final Work DRAW_COLOUR =
+            Work.of("draw-colour", "Dust colour on, draw it in, close it", Per.FLOOR, 8, TROWELS, GLOVES, RESPIRATOR);
+
     public static final List<Work> ALL = List.of(
             SETTLE,
             STIR,
@@ -98,7 +149,27 @@ public final class LayWorks {
             DRY_OUT,
             LOOK,
             TACK,
-            UNMASK);
+            UNMASK,
+            TAG,
+            MIX_BAGS,
+            PLACE,
+            STAMP,
+            CUT_JOINTS,
+            WASH_RELEASE,
+            RUB_SEAMS,
+            ACCENT,
+            SPRAY_DYE,
+            BRUSH_ANTIQUE,
+            BUFF,
+            SPRAY_WATER,
+            SPREAD,
+            TEXTURE,
+            TAPE_PLANKS,
+            PULL_TAPE,
+            NAIL_HOLES,
+            LAY_MORTAR,
+            PRESS_MORTAR,
+            DRAW_COLOUR);
 
     private LayWorks() {}
 }

@@ -22,9 +22,9 @@ public final class Ways {
         Material material = sheet.material();
         var steps = new ArrayList<LayStep>();
         if (material instanceof TwoPart) {
-            steps.add(
-                    stir(
-                            "Stir each part by itself first; then into the bucket what the sheet says first, the other after it, sides and bottom."));
+            steps.add(stir(
+                    "Stir each part by itself first; then into the bucket what the sheet says first, the other after it, sides and bottom.",
+                    List.of(Harm.AMINE, Harm.HOT_BUCKET)));
             if (sheet.handling().standMin() > 0) {
                 steps.add(stand());
             }
@@ -57,7 +57,7 @@ public final class Ways {
                     "Colour shows every stop.",
                     List.of(material instanceof Stain ? Harm.ACID : Harm.SOLVENT)));
         } else {
-            steps.add(stir("Stir it slowly in its can, sides and bottom; whip no air in."));
+            steps.add(stir("Stir it slowly in its can, sides and bottom; whip no air in.", List.of()));
             steps.add(cutIn(solvent(sheet)));
             steps.add(coat(
                     LayWorks.ROLL_THIN,
@@ -73,14 +73,14 @@ public final class Ways {
         return sheet.traits().chemistry() == Chemistry.SOLVENT_ACRYLIC ? List.of(Harm.SOLVENT) : List.of(Harm.SLIP);
     }
 
-    private static LayStep stir(String does) {
+    private static LayStep stir(String does, List<Harm> harms) {
         return new LayStep(
                 LayWorks.STIR,
                 "",
                 "Stir and mix",
                 does,
                 "Pigment settles, and what is not mixed never cures.",
-                List.of(),
+                harms,
                 Optional.empty(),
                 new LayWait.OfSheet(LayWait.Says.STIR),
                 List.of(),

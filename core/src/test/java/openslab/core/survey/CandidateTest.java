@@ -2,12 +2,14 @@ package openslab.core.survey;
 
 import static org.testng.Assert.assertEquals;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import openslab.core.Stories;
 import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.core.job.CandidateReport;
 import openslab.core.product.Advice;
 import openslab.core.product.Handling;
@@ -18,7 +20,10 @@ import openslab.core.product.Spread;
 import openslab.core.product.Traits;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.system.Candidate;
+import openslab.core.system.Face;
 import openslab.core.system.FloorSystem;
+import openslab.core.system.Rung;
+import openslab.core.system.Ways;
 import org.testng.annotations.Test;
 
 /** The same floor, judged for each build-up that might go on it. */
@@ -44,8 +49,20 @@ public class CandidateTest {
     private static Candidate candidate(String id, List<ProductSheet> sheets) {
         var layer = new FloorSystem.Layer("coat", "Coat", LayerRole.PRIMER, id, "", "");
         var system = new FloorSystem(
-                id, id, "", Set.of(Substrate.BARE_CONCRETE), List.of(layer), List.of(), List.of(), "", "", "");
-        return new Candidate(system, sheets);
+                id,
+                id,
+                "",
+                Set.of(Substrate.BARE_CONCRETE),
+                EnumSet.allOf(Use.class),
+                List.of(layer),
+                Rung.COAT,
+                new Face(Face.Tone.UNIFORM, Face.Texture.SMOOTH, Face.Grip.NONE, Face.Later.ABRADE, 1),
+                Set.of(),
+                Set.of(),
+                "",
+                "",
+                "");
+        return new Candidate(system, sheets, sheets.stream().map(Ways::usual).toList());
     }
 
     private static final Candidate ACRYLIC = candidate("acrylic", List.of(sheet("acrylic", NEVER, NEVER, false)));

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
+import openslab.core.choose.Needs;
 import openslab.core.floor.Outline;
 import openslab.core.job.KnownGates;
 import openslab.core.job.KnownWorks;
@@ -103,7 +104,7 @@ final class LogReader {
             case BEGUN, DONE -> KnownWorks.ofStep(subject).isEmpty();
             case TICK ->
                 LayUp.layerOf(subject).isEmpty() && Things.label(subject).isEmpty();
-            case BATCH, COAT, COLOUR, STRIKE, PLACE, NOTE -> false;
+            case BATCH, COAT, COLOUR, NEED, STRIKE, PLACE, NOTE -> false;
         };
     }
 
@@ -226,6 +227,12 @@ final class LogReader {
                             Arrays.stream(Defect.values()).map(Defect::name).toList());
                 }
                 yield List.of();
+            }
+            case NEED -> {
+                if (!subject.equals(Needs.SUBJECT)) {
+                    throw notOneOf(subject, List.of(Needs.SUBJECT));
+                }
+                yield Needs.fields();
             }
             case NOTE -> {
                 if (!subject.isEmpty()) {

@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import openslab.core.choose.Needs;
 import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
 import openslab.core.job.JobBuying;
@@ -21,6 +22,7 @@ import openslab.core.job.Stratum;
 import openslab.core.job.ZoneReport;
 import openslab.core.mix.Buying;
 import openslab.core.prep.Things;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Value;
 import openslab.core.survey.Finding;
 import openslab.core.survey.area.Defect;
@@ -308,6 +310,15 @@ public class JobViews {
         return views;
     }
 
+    private static String needs(LogEntry e) {
+        String words = Needs.ALL.stream()
+                .filter(n -> e.values().containsKey(n.id()))
+                .map(n -> Show.lower(n.field().label()) + " "
+                        + Show.lower(n.words(e.values().get(n.id()))))
+                .collect(Collectors.joining(", "));
+        return words.isEmpty() ? "nothing in particular" : words;
+    }
+
     private static String what(LogEntry e, Map<String, LogEntry> byKey) {
         String values = e.values().entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
@@ -318,6 +329,7 @@ public class JobViews {
             case GATE -> "Gate " + ofLayer(e, LayUp.within(e.subject())) + ": " + values;
             case BATCH -> "Batch mixed for the " + e.subject() + ": " + values;
             case COAT -> "Coat done: " + e.subject() + (values.isEmpty() ? "" : ", " + values);
+            case NEED -> "Needed of the floor: " + needs(e);
             case COLOUR -> "Came for the " + e.subject() + ": " + values;
             case BEGUN -> work(e) + " begun";
             case DONE -> work(e) + " done" + (values.isEmpty() ? "" : ": " + values);

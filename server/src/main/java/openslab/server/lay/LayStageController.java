@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import openslab.core.job.ChoiceReport;
 import openslab.core.job.Conduct;
 import openslab.core.job.JobBuying;
 import openslab.core.job.LaySheet;
@@ -11,11 +13,13 @@ import openslab.core.job.LayerChoice;
 import openslab.core.job.LayerReport;
 import openslab.core.mix.Buying;
 import openslab.core.system.FloorSystem;
+import openslab.core.system.LayerChecks;
 import openslab.server.job.JobViews;
 import openslab.server.job.KnownZone;
 import openslab.server.job.PhotoStore;
 import openslab.server.job.ZoneReader;
 import openslab.server.prep.PaceStore;
+import openslab.server.system.Candidates;
 import openslab.server.system.Systems;
 import openslab.server.web.Brief;
 import openslab.server.web.NotHere;
@@ -44,6 +48,13 @@ class LayStageController {
             LaySheet sheet,
             Map<UUID, List<UUID>> photos) {}
 
+    /**
+     * @param said what somebody said is needed, as it was typed, by the need's id
+     * @param chosen the id of the system that was chosen; empty where none was
+     * @param begun whether something of it was logged, so that no other can be chosen in this cycle
+     */
+    record ChoiceStage(long changes, ChoiceReport report, Map<String, String> said, String chosen, boolean begun) {}
+
     /** One layer, and what stood against it. */
     record OneLayer(List<LayerReport> layers, List<Conduct.Stood> conduct) {}
 
@@ -59,8 +70,11 @@ class LayStageController {
             List<JobViews.LayerView> layers,
             List<Offered> more) {}
 
-    /** @param begun ids of the layers in which something was logged: they stay as they are */
-    record BuildUpPart(List<String> begun) {}
+    /**
+     * @param begun ids of the layers in which something was logged: they stay as they are
+     * @param checks what speaks against a layer where it lies, whatever was measured
+     */
+    record BuildUpPart(List<String> begun, List<LayerChecks.LayerCheck> checks) {}
 
     record SystemName(String id, String title, String note) {}
 
@@ -73,15 +87,23 @@ class LayStageController {
     private final PhotoStore photos;
     private final Systems systems;
     private final Workings workings;
+    private final Candidates candidates;
 
     LayStageController(
-            JobViews views, ZoneReader reader, PaceStore paces, PhotoStore photos, Systems systems, Workings workings) {
+            JobViews views,
+            ZoneReader reader,
+            PaceStore paces,
+            PhotoStore photos,
+            Systems systems,
+            Workings workings,
+            Candidates candidates) {
         this.views = views;
         this.reader = reader;
         this.paces = paces;
         this.photos = photos;
         this.systems = systems;
         this.workings = workings;
+        this.candidates = candidates;
     }
 
     @Brief
@@ -121,6 +143,28 @@ class LayStageController {
         });
     }
 
+    /** Which systems there are for this floor, in order, and which are refused. */
+    @Brief
+    @GetMapping("/choices")
+    ChoiceStage choices(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
+        return reader.zone(
+                jobId,
+                zoneId,
+                zone -> new ChoiceStage(
+                        zone.job().changes(),
+                        ChoiceReport.of(candidates.all(), zone.facts(), zone.units(), zone.now()),
+                        ChoiceReport.said(zone.facts()).entrySet().stream()
+                                .collect(Collectors.toMap(
+                                        Map.Entry::getKey, e -> e.getValue().typed())),
+                        zone.stored().cycle().buildUp().system(),
+                        !zone.facts().begun().isEmpty()));
+    }
+
+    @GetMapping("/choices/working")
+    WireFormat.FigureView choicesWorking(@PathVariable UUID jobId, @PathVariable UUID zoneId, @RequestParam String at) {
+        return workings.at(choices(jobId, zoneId), at);
+    }
+
     @GetMapping("/layers/{layerId}/working")
     WireFormat.FigureView layerWorking(
             @PathVariable UUID jobId,
@@ -140,7 +184,14 @@ class LayStageController {
             return new BuildUpStage(
                     zone.job().changes(),
                     new BuildUpPart(
-                            zone.facts().begun().stream().map(LayerChoice::id).toList()),
+                            zone.facts().begun().stream().map(LayerChoice::id).toList(),
+                            LayerChecks.of(
+                                    zone.facts().layers().stream()
+                                            .map(LayerChoice::checked)
+                                            .toList(),
+                                    zone.facts().substrate(),
+                                    zone.facts().exposure(),
+                                    zone.units())),
                     system.map(s -> new SystemName(s.id(), s.title(), s.note())),
                     layers,
                     system.stream()

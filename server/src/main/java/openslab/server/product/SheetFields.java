@@ -45,6 +45,24 @@ final class SheetFields {
                     .ifWanted(),
             Field.yesNo("shields", "Keeps what lies over it from the slab's moisture")
                     .ifWanted(),
+            Field.quantity(
+                            "strength",
+                            "Concrete below at least",
+                            Unit.PSI,
+                            Unit.MEGAPASCAL,
+                            1,
+                            100,
+                            "compressive; only where it is carried by it")
+                    .ifWanted(),
+            Field.quantity(
+                            "thickness",
+                            "Concrete below, thick",
+                            Unit.INCH,
+                            Unit.MILLIMETRE,
+                            0.01,
+                            2,
+                            "at least; only where it is carried by it")
+                    .ifWanted(),
             Field.quantity("pullOff", "Pull-off at least", Unit.PSI, Unit.MEGAPASCAL, 0.1, 20, ASKED)
                     .ifWanted(),
             Field.quantity("ohmsMin", "Resistance at least", Unit.MEGOHM, 0.001, 1e6, ASKED)

@@ -229,7 +229,9 @@ final class SheetReader {
                         asked(v, "pullOff", 0),
                         asked(v, "ohmsMin", 0),
                         asked(v, "ohmsMax", Double.POSITIVE_INFINITY),
-                        asked(v, "dcof", 0)),
+                        asked(v, "dcof", 0),
+                        asked(v, "strength", 0),
+                        asked(v, "thickness", 0)),
                 name);
     }
 

@@ -8,6 +8,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import openslab.core.choose.Need;
+import openslab.core.choose.Needs;
 import openslab.core.floor.Shapes;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
@@ -101,12 +103,27 @@ class ReferenceController {
             List<Field> settings,
             List<Field> coat,
             List<Field> colour,
+            List<NeedGroup> needs,
             List<Named> substrates,
             List<Named> uses,
             List<Named> exposures,
             List<Named> siteLimits,
             List<RoomFeature.FeatureView> roomFeatures,
             List<String> timeZones) {}
+
+    /** What may be needed of a floor, as it is asked together. */
+    record NeedGroup(String title, List<Field> fields) {
+        static List<NeedGroup> all() {
+            return Arrays.stream(Need.Group.values())
+                    .map(g -> new NeedGroup(
+                            g.label(),
+                            Needs.ALL.stream()
+                                    .filter(n -> n.group() == g)
+                                    .map(Need::field)
+                                    .toList()))
+                    .toList();
+        }
+    }
 
     /** @param fixed true where the clock was stopped for tests and pictures */
     record NowView(Instant now, boolean fixed) {}
@@ -141,6 +158,7 @@ class ReferenceController {
                 ZoneFields.IF_WANTED,
                 LogEntry.COAT_FIELDS,
                 LogEntry.COLOUR_FIELDS,
+                NeedGroup.all(),
                 Named.all(Substrate.class, Substrate::label),
                 Named.all(Use.class, Use::label),
                 Named.all(Exposure.class, Exposure::label),

@@ -1,9 +1,12 @@
 package openslab.server.system;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import openslab.core.product.ProductSheet;
 import openslab.core.system.Candidate;
 import openslab.core.system.FloorSystem;
+import openslab.core.system.Way;
 import openslab.server.product.SheetStore;
 import org.springframework.stereotype.Component;
 
@@ -35,12 +38,19 @@ public class Candidates {
     private List<Candidate> read(Map<String, String> digests) {
         return systems.all().stream()
                 .filter(f -> digests.keySet().containsAll(slugs(f)))
-                .map(f -> new Candidate(
-                        f,
-                        slugs(f).stream()
-                                .map(slug -> sheets.of(digests.get(slug)).sheet())
-                                .toList()))
+                .map(f -> of(f, digests))
                 .toList();
+    }
+
+    private Candidate of(FloorSystem system, Map<String, String> digests) {
+        List<ProductSheet> laid = slugs(system).stream()
+                .map(slug -> sheets.of(digests.get(slug)).sheet())
+                .toList();
+        var ways = new ArrayList<Way>();
+        for (int i = 0; i < laid.size(); i++) {
+            ways.add(systems.way(system.usual().get(i).way(), laid.get(i)));
+        }
+        return new Candidate(system, laid, ways);
     }
 
     private static List<String> slugs(FloorSystem system) {

@@ -4,13 +4,18 @@ import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.core.product.LayerRole;
+import openslab.core.system.Blemish;
+import openslab.core.system.Face;
+import openslab.core.system.Rung;
 import org.jspecify.annotations.Nullable;
 
 /**
  * A system as it is written in its file: texts with units, and works, gates and harms by their ids.
  *
- * @param on substrates that it may lie on
+ * @param on substrates that it may lie on; {@code uses} what it is meant for
+ * @param rung how much is done to the floor
  * @param never what it does not hide, whatever anybody does
  */
 public record SystemForm(
@@ -18,12 +23,23 @@ public record SystemForm(
         String title,
         String note,
         @ArraySchema(schema = @Schema(implementation = Substrate.class)) List<String> on,
+        @ArraySchema(schema = @Schema(implementation = Use.class)) List<String> uses,
         List<LayerPart> layers,
-        List<String> hides,
-        List<String> never,
+        @Schema(implementation = Rung.class) String rung,
+        FacePart face,
+        @ArraySchema(schema = @Schema(implementation = Blemish.class)) List<String> hides,
+        @ArraySchema(schema = @Schema(implementation = Blemish.class)) List<String> never,
         String look,
         String asks,
         String care) {
+    /** What it is like afterwards. @param money 1 the least to 4 */
+    public record FacePart(
+            @Schema(implementation = Face.Tone.class) String tone,
+            @Schema(implementation = Face.Texture.class) String texture,
+            @Schema(implementation = Face.Grip.class) String grip,
+            @Schema(implementation = Face.Later.class) String later,
+            int money) {}
+
     /**
      * One layer, from the floor upward.
      *

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import openslab.core.course.Gate;
 import openslab.core.course.work.Work;
 import openslab.core.floor.Substrate;
+import openslab.core.floor.Use;
 import openslab.core.job.KnownWorks;
 import openslab.core.product.LayerRole;
 import openslab.core.product.TemperatureCurve;
@@ -18,11 +19,14 @@ import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
+import openslab.core.system.Blemish;
+import openslab.core.system.Face;
 import openslab.core.system.FloorSystem;
 import openslab.core.system.Harm;
 import openslab.core.system.LayGates;
 import openslab.core.system.LayStep;
 import openslab.core.system.LayWait;
+import openslab.core.system.Rung;
 import openslab.core.system.Way;
 
 /** Reads a {@link SystemForm} into the core's system and the ways of its layers. */
@@ -46,12 +50,10 @@ final class SystemReader {
         String id = faults.line("id", form.id(), 1, 40);
         String title = faults.line("title", form.title(), 1, 80);
         String note = faults.prose("note", form.note(), 300);
-        Set<Substrate> on = EnumSet.noneOf(Substrate.class);
-        for (int i = 0; form.on() != null && i < form.on().size(); i++) {
-            Substrate one = faults.oneOf("on[" + i + "]", form.on().get(i), Substrate.class);
-            if (one != null) {
-                on.add(one);
-            }
+        Set<Substrate> on = allOf("on", form.on(), Substrate.class);
+        Set<Use> uses = allOf("uses", form.uses(), Use.class);
+        if (uses.isEmpty()) {
+            faults.add("uses", null, "what it is meant for");
         }
         if (on.isEmpty()) {
             faults.add("on", null, "what it may lie on");
@@ -64,13 +66,17 @@ final class SystemReader {
         if (form.layers() == null || form.layers().isEmpty()) {
             faults.add("layers", null, "at least one layer");
         }
-        List<String> hides = lines("hides", form.hides());
-        List<String> never = lines("never", form.never());
+        Rung rung = faults.oneOf("rung", form.rung(), Rung.class);
+        Face face = face(form.face());
+        Set<Blemish> hides = allOf("hides", form.hides(), Blemish.class);
+        Set<Blemish> never = allOf("never", form.never(), Blemish.class);
+        never.stream().filter(hides::contains).forEach(b -> faults.add("never", b.name(), "nothing that it hides"));
         String look = faults.prose("look", form.look(), 1000);
         String asks = faults.prose("asks", form.asks(), 1000);
         String care = faults.prose("care", form.care(), 1000);
         faults.check();
-        return new Read(new FloorSystem(id, title, note, on, layers, hides, never, look, asks, care), ways);
+        return new Read(
+                new FloorSystem(id, title, note, on, uses, layers, rung, face, hides, never, look, asks, care), ways);
     }
 
     /** @throws openslab.core.quantity.InvalidInput naming every fault */
@@ -80,12 +86,30 @@ final class SystemReader {
         return way.orElseThrow();
     }
 
-    private List<String> lines(String path, List<String> texts) {
-        var lines = new ArrayList<String>();
-        for (int i = 0; texts != null && i < texts.size(); i++) {
-            lines.add(faults.line(path + "[" + i + "]", texts.get(i), 1, 120));
+    private <E extends Enum<E>> Set<E> allOf(String path, List<String> names, Class<E> type) {
+        Set<E> all = EnumSet.noneOf(type);
+        for (int i = 0; names != null && i < names.size(); i++) {
+            E one = faults.oneOf(path + "[" + i + "]", names.get(i), type);
+            if (one != null) {
+                all.add(one);
+            }
         }
-        return lines;
+        return all;
+    }
+
+    private Face face(SystemForm.FacePart part) {
+        if (part == null) {
+            faults.add("face", null, "what it is like: tone, texture, grip, later, money");
+            return null;
+        }
+        Face.Tone tone = faults.oneOf("face.tone", part.tone(), Face.Tone.class);
+        Face.Texture texture = faults.oneOf("face.texture", part.texture(), Face.Texture.class);
+        Face.Grip grip = faults.oneOf("face.grip", part.grip(), Face.Grip.class);
+        Face.Later later = faults.oneOf("face.later", part.later(), Face.Later.class);
+        if (part.money() < 1 || part.money() > 4) {
+            faults.add("face.money", part.money(), "1 to 4");
+        }
+        return new Face(tone, texture, grip, later, part.money());
     }
 
     private Optional<FloorSystem.Layer> layer(SystemForm.LayerPart part, String path, String system, List<Way> ways) {

@@ -33,6 +33,7 @@ public final class TestMethods {
             new CrossCut(),
             new Sounding(),
             new PullOff(),
+            new OverlayBase(),
             new CrackWidth(),
             new Straightedge(),
             new SurfaceResistance(),

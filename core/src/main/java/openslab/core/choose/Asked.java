@@ -1,0 +1,30 @@
+package openslab.core.choose;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import openslab.core.floor.Use;
+import openslab.core.product.Exposure;
+import openslab.core.quantity.Value;
+
+/**
+ * A need that counts here.
+ *
+ * @param why where it comes from, when nobody said it: the use or the exposure; empty where somebody did
+ */
+public record Asked(Need need, Value value, String why) {
+    /** What was said, and what follows from what the floor is for and where it lies. */
+    public static List<Asked> of(Map<String, Value> said, Use use, Exposure exposure) {
+        var asked = new ArrayList<Asked>();
+        Map<String, FloorRules.Implied> implied = FloorRules.implied(use, exposure);
+        for (Need need : Needs.ALL) {
+            if (said.containsKey(need.id())) {
+                asked.add(new Asked(need, said.get(need.id()), ""));
+            } else if (implied.containsKey(need.id())) {
+                asked.add(new Asked(
+                        need, FloorRules.Implied.YES, implied.get(need.id()).why()));
+            }
+        }
+        return List.copyOf(asked);
+    }
+}

@@ -1,0 +1,261 @@
+package openslab.core.job;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import openslab.core.choose.Asked;
+import openslab.core.choose.Needs;
+import openslab.core.choose.Offer;
+import openslab.core.choose.Reason;
+import openslab.core.choose.Weighed;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Value;
+import openslab.core.quantity.Worksheet;
+import openslab.core.survey.Finding;
+import openslab.core.survey.Limits;
+import openslab.core.survey.Site;
+import openslab.core.survey.Verdict;
+import openslab.core.survey.judge.Survey;
+import openslab.core.system.Blemish;
+import openslab.core.system.BuildUp;
+import openslab.core.system.Candidate;
+import openslab.core.system.FloorSystem;
+import openslab.core.system.LayWorks;
+import openslab.core.system.Rung;
+
+/**
+ * Which system for this floor and these people.
+ *
+ * @param needs what counts, in the order it is asked
+ * @param offered in order: fewest needs unmet, then what the floor says, then money, then hours
+ * @param refused each with the rule that refuses it
+ * @param replace what taking the floor up would mean
+ */
+public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<Suggested> refused, Replacing replace) {
+    /** @param why the use or the exposure where nobody said it */
+    public record NeedWords(String id, String title, String words, String why) {}
+
+    /**
+     * One system.
+     *
+     * @param unmet how many of what is needed it does not meet
+     * @param never what it does not hide or make good, whatever anybody does
+     * @param first what has to be done before anything goes on, in order
+     * @param settled what has to be agreed, because it cannot be undone cheaply
+     * @param closed until people walk on it again, waiting alone
+     * @param years before it is due again
+     */
+    public record Suggested(
+            String id,
+            String title,
+            String note,
+            Rung rung,
+            int money,
+            Verdict verdict,
+            String summary,
+            int unmet,
+            List<Reason> reasons,
+            List<String> hides,
+            List<String> never,
+            String look,
+            String care,
+            List<String> first,
+            List<String> settled,
+            Optional<Figure> closed,
+            Optional<Double> years) {}
+
+    /** @param money what it costs before uplift, disposal and making good, where that is known; empty otherwise */
+    public record Replacing(Rung rung, String words, Optional<Figure> money) {}
+
+    /** Nobody has read the slab: the temperature at which sheets are written, 70 °F. */
+    private static final double USUAL_C = 21.1;
+
+    private static final Source WAITS =
+            Source.sheet("the waits of preparation, of each step and of each coat, one after another");
+    private static final Source REPLACED = Source.commonPractice(
+            "50 to 60 pounds a square metre for luxury vinyl; uplift, disposal and making good on top");
+
+    /** @param candidates those that stand on the shelf whole */
+    public static ChoiceReport of(List<Candidate> candidates, ZoneFacts zone, UnitSystem units, Instant now) {
+        List<Asked> asked = Asked.of(said(zone), zone.use(), zone.exposure());
+        var floor = new Floor(zone, units, now);
+        List<Weighed> weighed =
+                candidates.stream().map(c -> floor.weigh(c, asked)).toList();
+        List<Suggested> choices =
+                weighed.stream().sorted(Weighed.ORDER).map(floor::choice).toList();
+        long offered = weighed.stream().filter(w -> !w.isRefused()).count();
+        return new ChoiceReport(
+                asked.stream()
+                        .map(a -> new NeedWords(
+                                a.need().id(),
+                                a.need().field().label(),
+                                a.need().words(a.value()),
+                                a.why()))
+                        .toList(),
+                choices.subList(0, (int) offered),
+                choices.subList((int) offered, choices.size()),
+                replacing(zone, units));
+    }
+
+    /** What somebody said last of what is needed, in this cycle. */
+    public static Map<String, Value> said(ZoneFacts zone) {
+        return zone.newest(LogEntry.Kind.NEED, Needs.SUBJECT)
+                .map(LogEntry::values)
+                .orElse(Map.of());
+    }
+
+    private static Replacing replacing(ZoneFacts zone, UnitSystem units) {
+        boolean known =
+                switch (zone.substrate()) {
+                    case VINYL_PLANK, VINYL_SHEET -> true;
+                    default -> false;
+                };
+        String words =
+                "Hides everything; costs the most: uplift, disposal, making good the floor below, and the new floor.";
+        return new Replacing(Rung.REPLACE, words, known ? Optional.of(money(zone, units)) : Optional.empty());
+    }
+
+    private static Figure money(ZoneFacts zone, UnitSystem units) {
+        var w = new Worksheet(units);
+        double area = w.from("A", zone.area(units));
+        double rate = w.given("p", "pounds a square metre, the middle of 50 to 60", 55, Unit.ONE);
+        return w.figure("a new floor, in pounds", "M", "A·p", area * rate, Unit.ONE, REPLACED);
+    }
+
+    /** One floor, and what every system meets on it. */
+    private static final class Floor {
+        private final ZoneFacts zone;
+        private final UnitSystem units;
+        private final Instant now;
+        private final double areaM2;
+        private final List<Finding> doubts;
+        private final double slabC;
+        private final Set<String> stopsAll;
+
+        Floor(ZoneFacts zone, UnitSystem units, Instant now) {
+            this.zone = zone;
+            this.units = units;
+            this.now = now;
+            this.areaM2 = zone.area(units).base();
+            this.doubts = ZoneReport.doubts(zone);
+            OptionalDouble planned = zone.plannedSlabC(now);
+            this.slabC = planned.isPresent() ? planned.getAsDouble() : USUAL_C;
+            this.stopsAll = zone.survey().weigh(site(Limits.NONE), doubts).findings().stream()
+                    .filter(f -> f.verdict() == Verdict.STOP)
+                    .map(Finding::rule)
+                    .collect(Collectors.toSet());
+        }
+
+        private Site site(Limits limits) {
+            return new Site(limits, zone.substrate(), zone.ground(), areaM2, units, now);
+        }
+
+        private Survey.Weighed judged(Candidate candidate) {
+            return zone.survey().weigh(site(BuildUp.limitsOf(candidate.sheets()).orElse(Limits.NONE)), doubts);
+        }
+
+        Weighed weigh(Candidate candidate, List<Asked> asked) {
+            var offer = new Offer(candidate, zone.substrate(), zone.use(), zone.exposure(), closed(candidate));
+            Survey.Weighed judged = judged(candidate);
+            List<Finding> stops = judged.findings().stream()
+                    .filter(f -> f.verdict() == Verdict.STOP && !stopsAll.contains(f.rule()))
+                    .toList();
+            return Weighed.of(offer, judged.verdict(), stops, asked, units);
+        }
+
+        private PrepLog.Run prep(Candidate candidate) {
+            return PrepLog.run(zone, BuildUp.of(candidate.sheets(), units).profileNeed(), units);
+        }
+
+        private Optional<Figure> closed(Candidate candidate) {
+            if (!candidate.system().on().contains(zone.substrate())) {
+                return Optional.empty();
+            }
+            var waits = new Waiting(slabC);
+            double prepMin = waits.steps(
+                    prep(candidate).plan().steps().stream().map(s -> s.waits()).toList());
+            double layMin = 0;
+            double betweenMin = 0;
+            for (int i = 0; i < candidate.sheets().size(); i++) {
+                layMin += waits.laid(candidate.ways().get(i), candidate.sheets().get(i));
+                boolean last = candidate.sheets().get(i) == candidate.top();
+                betweenMin += last || i == candidate.sheets().size() - 1
+                        ? 0
+                        : waits.recoat(candidate.sheets().get(i));
+            }
+            OptionalDouble footMin = waits.foot(candidate.top());
+            if (waits.isUnsaid() || footMin.isEmpty()) {
+                return Optional.empty();
+            }
+            double allMin = prepMin + layMin + betweenMin + footMin.getAsDouble();
+            Unit unit = Unit.DAY.fromBase(allMin) < 2 ? Unit.HOUR : Unit.DAY;
+            var w = new Worksheet(units);
+            w.given("p", "drying while it is prepared", unit.fromBase(prepMin), unit);
+            w.given("l", "waits between the steps of laying", unit.fromBase(layMin), unit);
+            w.given("r", "from coat to coat", unit.fromBase(betweenMin), unit);
+            w.given("f", "from the last coat to the first feet", unit.fromBase(footMin.getAsDouble()), unit);
+            return Optional.of(w.figure("closed, waiting alone", "t", "p+l+r+f", unit.fromBase(allMin), unit, WAITS));
+        }
+
+        Suggested choice(Weighed weighed) {
+            Candidate candidate = weighed.offer().candidate();
+            FloorSystem system = candidate.system();
+            Survey.Weighed judged = judged(candidate);
+            return new Suggested(
+                    system.id(),
+                    system.title(),
+                    system.note(),
+                    system.rung(),
+                    system.face().money(),
+                    weighed.verdict(),
+                    judged.summary(),
+                    weighed.needsUnmet(),
+                    weighed.reasons(),
+                    labels(system.hides()),
+                    labels(system.never()),
+                    system.look(),
+                    system.care(),
+                    weighed.isRefused() ? List.of() : first(candidate, judged),
+                    candidate.ways().stream()
+                            .flatMap(w -> w.steps().stream())
+                            .filter(s -> s.work() == LayWorks.SETTLE)
+                            .map(s -> s.title())
+                            .distinct()
+                            .toList(),
+                    weighed.offer().closed(),
+                    Optional.ofNullable(candidate.top().resealYears().get(zone.exposure())));
+        }
+
+        private List<String> first(Candidate candidate, Survey.Weighed judged) {
+            var first = new ArrayList<String>();
+            judged.findings().stream()
+                    .filter(f -> f.verdict() == Verdict.STOP)
+                    .map(Finding::remedy)
+                    .forEach(first::add);
+            judged.missing().forEach(m -> first.add(m.title() + ", " + m.more() + " more"));
+            PrepLog.Run run = prep(candidate);
+            run.plan()
+                    .method()
+                    .ifPresentOrElse(
+                            m -> first.add(m.title() + ": " + run.plan().steps().size() + " steps"),
+                            () -> first.addAll(List.of("No method of preparation fits this place.")));
+            return first.stream().distinct().toList();
+        }
+
+        private static List<String> labels(Set<Blemish> blemishes) {
+            return blemishes.stream()
+                    .sorted(Comparator.naturalOrder())
+                    .map(Blemish::label)
+                    .toList();
+        }
+    }
+}

@@ -1,0 +1,45 @@
+package openslab.core.system;
+
+/** How much is done to a floor, the cheapest first (common practice, no source): refurbish, then resurface, then replace. */
+public enum Rung {
+    RESEAL("Clean and reseal", Step.REFURBISH),
+    RECOLOUR("Recolour and seal", Step.REFURBISH),
+    SOLID_STAIN("Solid-colour stain", Step.REFURBISH),
+    COAT("Coat over it", Step.REFURBISH),
+    RESURFACE("Resurface", Step.RESURFACE),
+    OVERLAY("Overlay", Step.RESURFACE),
+    REPLACE("Take up and lay new", Step.REPLACE);
+
+    /** The three that a client chooses between. */
+    public enum Step {
+        REFURBISH("Refurbish"),
+        RESURFACE("Resurface"),
+        REPLACE("Replace");
+
+        private final String label;
+
+        Step(String label) {
+            this.label = label;
+        }
+
+        public String label() {
+            return label;
+        }
+    }
+
+    private final String label;
+    private final Step step;
+
+    Rung(String label, Step step) {
+        this.label = label;
+        this.step = step;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    public Step step() {
+        return step;
+    }
+}

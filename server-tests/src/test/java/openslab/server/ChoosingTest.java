@@ -1,0 +1,102 @@
+package openslab.server;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/** Which system a careful installer would name first for a floor and its people, which others will do, and what must be refused. */
+public class ChoosingTest {
+    private App app;
+
+    @BeforeClass
+    public void start() {
+        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
+    }
+
+    @AfterClass
+    public void stop() {
+        app.close();
+    }
+
+    @DataProvider
+    Object[][] cases() {
+        return App.text("cases/choosing.txt")
+                .lines()
+                .filter(l -> !l.startsWith("#") && !l.isBlank())
+                .map(l -> new Object[] {l})
+                .toArray(Object[][]::new);
+    }
+
+    /** substrate use exposure | needs | first | will do as well | refused by which rule | source */
+    @Test(dataProvider = "cases")
+    public void the_right_one_stands_first(String line) {
+        String[] w = line.split(" *\\| *", -1);
+        String[] floor = w[0].split(" ");
+        var zone = App.zoneForm("Floor");
+        zone.put("substrate", floor[0]);
+        zone.put("use", floor[1]);
+        zone.put("exposure", floor[2]);
+        App.Floor made = app.floor("Choosing", zone);
+        if (!w[1].isEmpty()) {
+            assertEquals(
+                    app.post(made.log(), App.logForm("NEED", "needs", "", values(w[1])))
+                            .status(),
+                    201,
+                    line);
+        }
+        JsonNode report = app.get(made.zonePath() + "/stages/choices").body().path("report");
+        List<String> offered = ids(report.path("offered"));
+        String found = line + "\n offered " + offered + "\n refused " + refusals(report);
+        assertEquals(offered.isEmpty() ? "none" : offered.get(0), w[2], found);
+        for (String good : words(w[3])) {
+            assertTrue(offered.contains(good), good + " will do as well: " + found);
+        }
+        for (String refused : words(w[4])) {
+            String[] both = refused.split(":");
+            assertTrue(refusals(report).getOrDefault(both[0], List.of()).contains(both[1]), refused + " of " + found);
+        }
+    }
+
+    private static Map<String, String> values(String text) {
+        var values = new TreeMap<String, String>();
+        for (String pair : text.split(", *")) {
+            String[] both = pair.split("=", 2);
+            values.put(both[0], both.length == 1 ? "yes" : both[1]);
+        }
+        return values;
+    }
+
+    private static List<String> words(String text) {
+        return text.isBlank() ? List.of() : List.of(text.split(" "));
+    }
+
+    private static List<String> ids(JsonNode choices) {
+        var ids = new ArrayList<String>();
+        choices.forEach(c -> ids.add(c.path("id").asString()));
+        return ids;
+    }
+
+    /** The rules that refuse, by system. */
+    private static Map<String, List<String>> refusals(JsonNode report) {
+        var refused = new TreeMap<String, List<String>>();
+        for (JsonNode choice : report.path("refused")) {
+            var rules = new ArrayList<String>();
+            for (JsonNode reason : choice.path("reasons")) {
+                if (reason.path("stance").asString().equals("REFUSES")) {
+                    rules.add(reason.path("rule").asString());
+                }
+            }
+            refused.put(choice.path("id").asString(), rules);
+        }
+        return refused;
+    }
+}
