@@ -233,6 +233,11 @@ export const sent = (instrumentId: string) =>
 
 export const loggerChoices = () => get('/api/logger-files/choices', {});
 
+export const sheetFileUrl = (slug: string, format: 'json' | 'csv') =>
+  address(`/api/sheets/{slug}/sheet.${format}`, { slug });
+/** What a CSV file of a sheet says; nothing is stored. */
+export const readSheetFile = (file: Blob) => send('/api/sheets/read', {}, file, 'text/csv');
+
 export const offerLoggerFile = (file: Blob, timeZone: string) =>
   send('/api/logger-files', { query: { timeZone } }, file, 'text/csv');
 

@@ -125,7 +125,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read_1"];
+        post: operations["read_2"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1005,7 +1005,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["read"];
+        post: operations["read_1"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1076,6 +1076,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sheets/{slug}": {
         parameters: {
             query?: never;
@@ -1085,6 +1101,38 @@ export interface paths {
         };
         get?: never;
         put: operations["edit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{slug}/sheet.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{slug}/sheet.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["json"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -2191,7 +2239,7 @@ export interface components {
             instrument?: string;
             setOut?: components["schemas"]["SetOutView"];
             source: components["schemas"]["SourceView"];
-            substrates: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
+            substrates: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "PAVERS" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "LAMINATE" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
             title: string;
             wholeFloor: boolean;
         };
@@ -3032,7 +3080,7 @@ export interface components {
             look: string;
             never: ("FADED" | "STARK" | "COLOUR" | "STAINS" | "RUST" | "PATCHES" | "GROUT" | "SCRATCHES" | "PITS" | "TEXTURE" | "HUMPS" | "CRACKS" | "MOVING" | "LIPPAGE" | "JOINTS" | "SEAMS" | "DENTS" | "LOOSE" | "PONDING" | "MAT_SHADE" | "OLD_COAT" | "WET_SLAB")[];
             note: string;
-            on: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
+            on: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "PAVERS" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "LAMINATE" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
             /** @enum {string} */
             rung: "RESEAL" | "RECOLOUR" | "SOLID_STAIN" | "COAT" | "RESURFACE" | "OVERLAY" | "REPLACE";
             title: string;
@@ -3123,7 +3171,7 @@ export interface components {
             gloss: "UNSAID" | "MATTE" | "SATIN" | "GLOSS";
             /** @enum {string} */
             odour: "UNSAID" | "LOW" | "STRONG";
-            on: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
+            on: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "PAVERS" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "LAMINATE" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
             /** @enum {string} */
             opacity: "UNSAID" | "CLEAR" | "TRANSLUCENT" | "OPAQUE";
             suits: ("OUTDOORS" | "SUN" | "FROST" | "HOT_TYRES" | "WET" | "STATIC")[];
@@ -3243,7 +3291,7 @@ export interface components {
                 [key: string]: string;
             };
             /** @enum {string} */
-            substrate: "BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE";
+            substrate: "BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "PAVERS" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "LAMINATE" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE";
             /** @enum {string} */
             use: "UNSAID" | "GARAGE" | "PLANT" | "SHOP" | "SCHOOL" | "KITCHEN" | "WET_ROOM" | "LABORATORY" | "HOME" | "PATIO" | "RAMP";
             washWater: boolean;
@@ -3494,7 +3542,7 @@ export interface operations {
             };
         };
     };
-    read_1: {
+    read_2: {
         parameters: {
             query?: {
                 copy?: boolean;
@@ -4986,7 +5034,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    read_1: {
         parameters: {
             query?: never;
             header: {
@@ -5122,6 +5170,30 @@ export interface operations {
             };
         };
     };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SheetForm"];
+                };
+            };
+        };
+    };
     edit: {
         parameters: {
             query?: never;
@@ -5147,6 +5219,50 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv;charset=UTF-8": string;
+                };
+            };
+        };
+    };
+    json: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetForm"];
                 };
             };
         };

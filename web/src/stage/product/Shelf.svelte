@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { type ApiProblem, asProblem } from '../../api/call';
-  import { sheetFields, shelf } from '../../api/client';
-  import type { SheetFieldsView, SheetView } from '../../api/types';
+  import { ApiProblem, asProblem } from '../../api/call';
+  import { readSheetFile, sheetFields, sheetFileUrl, shelf } from '../../api/client';
+  import type { SheetFieldsView, SheetForm, SheetView } from '../../api/types';
   import TopBar from '../../app/TopBar.svelte';
   import { go, shelfHref } from '../../app/route.svelte';
+  import FilePick from '../../parts/FilePick.svelte';
   import SideList from '../../parts/SideList.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import SheetEditor from './SheetEditor.svelte';
@@ -15,6 +16,9 @@
   let fields = $state.raw<SheetFieldsView | null>(null);
   /** Counts what was saved here: the editor then begins again from the sheet as it stands. */
   let edition = $state(0);
+  /** What a file says, and how often one was picked. */
+  let offered = $state.raw<Partial<SheetForm>>({});
+  let picked = $state(0);
   let problem = $state.raw<ApiProblem | null>(null);
 
   const items = $derived([
@@ -43,6 +47,22 @@
 
   $effect(() => void load());
 
+  /** Into the form for a new sheet, where it is checked like one that is keyed in. */
+  async function read(file: File) {
+    try {
+      offered = file.name.endsWith('.csv')
+        ? await readSheetFile(file)
+        : (JSON.parse(await file.text()) as SheetForm);
+      problem = null;
+      picked++;
+    } catch (e) {
+      problem =
+        e instanceof SyntaxError
+          ? new ApiProblem(400, { detail: `${file.name}: no sheet that can be read.` })
+          : asProblem(e);
+    }
+  }
+
   async function saved(to: string) {
     await load();
     edition++;
@@ -56,8 +76,23 @@
 <Trouble {problem} />
 <SideList {items} label="Product sheets">
   {#if fields && slug === 'new'}
-    {#key 'new'}<SheetEditor {fields} form={blankSheet()} onsaved={saved} />{/key}
+    <FilePick
+      label="A sheet from a file"
+      accept=".json,.csv"
+      hint="as one was taken out here; look it through, then put it on the shelf"
+      onpick={(file) => void read(file)}
+    />
+    {#key picked}<SheetEditor
+        {fields}
+        form={{ ...blankSheet(), ...offered }}
+        onsaved={saved}
+      />{/key}
   {:else if fields && chosen}
+    <p class="out">
+      Take it out as
+      <a href={sheetFileUrl(slug, 'json')} download>JSON</a>
+      or <a href={sheetFileUrl(slug, 'csv')} download>CSV</a>
+    </p>
     {#key `${slug} ${edition}`}<SheetEditor
         {fields}
         form={chosen.form}
@@ -82,5 +117,17 @@
 
   p {
     max-inline-size: 60ch;
+  }
+
+  .out {
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+
+  .out a {
+    display: inline-flex;
+    align-items: center;
+    min-block-size: var(--tap);
+    padding: 0 4px;
   }
 </style>

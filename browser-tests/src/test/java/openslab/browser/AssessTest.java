@@ -180,7 +180,7 @@ public class AssessTest extends OnTheDemo {
     public void one_floor_is_judged_for_every_build_up() {
         Page page = openJob(1280, 800, "Ferry line");
         Locator candidates = section(page, "What could go on this floor");
-        assertThat(candidates.getByRole(AriaRole.LISTITEM)).hasCount(5);
+        assertThat(candidates.getByRole(AriaRole.LISTITEM)).hasCount(15);
         assertThat(candidates.getByRole(AriaRole.LISTITEM).first()).containsText("hold");
         assertThat(candidates.getByRole(AriaRole.LISTITEM).first()).containsText("plastic sheet (2) would settle it");
         assertThat(candidates.getByRole(AriaRole.LISTITEM).nth(2)).containsText("go");

@@ -53,6 +53,10 @@ public class Shots {
             place(page, "Maps");
             hands.press("Vapour emission");
             shoot(page, "map");
+            job(app, page, "Old tram shed");
+            page.getByText("Weigh them by what is needed").click();
+            page.getByText("In this order").waitFor();
+            shoot(page, "choices");
             page.navigate(app.address + "/#/instruments");
             page.getByText("Logger 4").click();
             page.getByText("673 samples").first().waitFor();
@@ -74,9 +78,6 @@ public class Shots {
             page.getByLabel("Spread rate, one coat").waitFor();
             shoot(page, "sheet");
             Page phone = app.page(390, 844);
-            phone.navigate(app.address);
-            phone.getByText("Boat-repair workshop").waitFor();
-            shoot(phone, "phone-rack");
             job(app, phone, "Old tram shed");
             shoot(phone, "phone-survey");
             new Hands(phone).openDoor();

@@ -140,7 +140,7 @@ public final class App implements AutoCloseable {
     Answer write(String method, String path, Object body, Map<String, String> headers) {
         String text = body instanceof String s ? s : JSON.writeValueAsString(body);
         var request = request(path).header("Content-Type", "application/json");
-        headers.forEach(request::header);
+        headers.forEach(request::setHeader);
         return send(request.method(method, HttpRequest.BodyPublishers.ofString(text))
                 .build());
     }

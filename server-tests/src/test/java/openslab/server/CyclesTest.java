@@ -253,6 +253,19 @@ public class CyclesTest {
         }
     }
 
+    /** Nothing but the number changed for it. */
+    @Test
+    public void a_file_from_before_there_were_needs_is_read() {
+        JsonNode file = JSON.readTree(kept("job-file-6.json"));
+        App.Answer taken = app.post("/api/job-files", file);
+        assertEquals(taken.status(), 201, taken.text());
+        JsonNode again = app.get("/api/job-files/" + taken.body().path("jobId").asString())
+                .body();
+        assertEquals(again.path("formatVersion").asInt(), 7);
+        assertEquals(again.path("zones"), file.path("zones"));
+        assertEquals(again.path("sheets"), file.path("sheets"));
+    }
+
     @Test
     public void a_file_from_before_there_were_cycles_is_read() {
         JsonNode file = JSON.readTree(kept("job-file-4.json"));
@@ -260,7 +273,7 @@ public class CyclesTest {
         assertEquals(taken.status(), 201, taken.text());
         String id = taken.body().path("jobId").asString();
         JsonNode again = app.get("/api/job-files/" + id).body();
-        assertEquals(again.path("formatVersion").asInt(), 6);
+        assertEquals(again.path("formatVersion").asInt(), 7);
         for (int i = 0; i < file.path("zones").size(); i++) {
             JsonNode cycles = again.path("zones").get(i).path("cycles");
             assertEquals(cycles.size(), 1);

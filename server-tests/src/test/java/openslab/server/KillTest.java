@@ -41,7 +41,7 @@ public class KillTest {
     /** A start of the process takes one core several seconds, one more application in it hardly one. */
     private static final int STORES = 4;
 
-    private static final int ROUNDS = 6;
+    private static final int ROUNDS = 5;
     private static final String READY = "Open Slab is ready at port ";
     private static final HttpClient HTTP = HttpClient.newHttpClient();
     private static final String CLASSES = jars();

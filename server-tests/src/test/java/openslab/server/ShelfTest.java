@@ -22,6 +22,8 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** The shelf of product sheets: what ships on it, what editing does to it, and what it does not do to a job. */
 public class ShelfTest {
+    private static final Map<String, String> CSV = Map.of("Content-Type", "text/csv");
+
     private App app;
 
     @BeforeClass
@@ -45,6 +47,41 @@ public class ShelfTest {
         Answer again = app.put("/api/sheets/" + slug, sheet.path("digest").asString(), sheet.path("form"));
         assertEquals(again.status(), 200, again.text());
         assertEquals(again.body().path("digest"), sheet.path("digest"));
+    }
+
+    /** Every sheet goes out as a file of either kind and says the same when it comes back. */
+    @Test
+    public void every_sheet_goes_out_to_a_file_and_comes_back() {
+        for (JsonNode sheet : app.get("/api/sheets").body()) {
+            String at = "/api/sheets/" + sheet.path("slug").asString() + "/sheet.";
+            assertEquals(app.get(at + "json").body(), sheet.path("form"));
+            Answer read =
+                    app.write("POST", "/api/sheets/read", app.get(at + "csv").text(), CSV);
+            assertEquals(read.status(), 200, read.text());
+            assertEquals(read.body(), sheet.path("form"), at);
+        }
+    }
+
+    @DataProvider
+    Object[][] damaged() {
+        return new Object[][] {
+            {"slug,name\r\na,b", "field,value"},
+            {"", "field,value"},
+            {"field,value\r\nname,Clear,more", "line 2"},
+            {"field,value\r\nname,Clear\r\nname,Other", "line 3"},
+            {"field,value\r\nclocks/FOOT,24 h\r\nclocks/FOOT/0/at,70 °F", "line 3"},
+            {"field,value\r\nkits,many", "the fields of a sheet"},
+            {"field,value\r\n" + "a/".repeat(40) + "b,c", "line 2"},
+            {"field,value\r\n" + "x,y\r\n".repeat(1001), "at most 1000 lines"},
+            {"field,value\r\nname," + "x".repeat(100_000), "at most 100000"},
+        };
+    }
+
+    @Test(dataProvider = "damaged")
+    public void a_damaged_file_is_told_where(String file, String told) {
+        Answer read = app.write("POST", "/api/sheets/read", file, CSV);
+        assertEquals(read.status(), 400, read.text());
+        assertTrue(read.text().contains(told), read.text());
     }
 
     @Test(dataProvider = "sheets")

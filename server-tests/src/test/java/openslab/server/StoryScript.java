@@ -33,6 +33,9 @@ final class StoryScript {
     private Floor floor;
     private int line;
     private int expectations;
+    /** What was answered since anything was written; null where nobody asked. */
+    private JsonNode told;
+
     /** Where the crew stands, hours since the story began. */
     private double at;
     /** When it last did anything but wait for it to dry. */
@@ -56,6 +59,9 @@ final class StoryScript {
     }
 
     private void take(String text) {
+        if (!text.startsWith("is ")) {
+            told = null;
+        }
         String[] w = Arrays.stream(text.split("\\|")).map(String::strip).toArray(String[]::new);
         switch (w[0]) {
             case "floor" -> floor = begin(w);
@@ -182,7 +188,10 @@ final class StoryScript {
     }
 
     private JsonNode report() {
-        return app.get(floor.path()).body().path("zones").path(0).path("report");
+        if (told == null) {
+            told = app.get(floor.path()).body().path("zones").path(0).path("report");
+        }
+        return told;
     }
 
     private static double since(JsonNode moment) {
@@ -250,6 +259,7 @@ final class StoryScript {
         form.put("at", BEGAN.plusSeconds(Math.round(hour * 3600)).toString());
         form.put("note", !refused && w.length > 5 ? w[5] : "");
         Answer answer = app.post(floor.log(), form);
+        told = null;
         assertEquals(answer.status(), refused ? 400 : 201, where() + " " + answer.text());
         if (refused) {
             assertTrue(answer.text().contains(w[5]), where() + " " + answer.text());

@@ -134,6 +134,11 @@ final class DemoFloor {
         return this;
     }
 
+    /** What somebody said is needed of it. */
+    DemoFloor needs(String... fieldsAndValues) {
+        return log("NEED", "needs", "", "", pairs(fieldsAndValues));
+    }
+
     DemoFloor note(String words) {
         return log("NOTE", "", "", words, Map.of());
     }

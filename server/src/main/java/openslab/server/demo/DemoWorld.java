@@ -148,6 +148,7 @@ class DemoWorld implements ApplicationRunner {
         hall.hoursAgo(20).set("calcium-chloride", "D");
         hall.hoursAgo(4).probe("B", "72 %", "9 h");
         hall.reading("water-drop", "C", "drop", "beads");
+        hall.needs("tone", "mottled", "hide-faded", "yes", "odour", "yes");
         hall.note("B drilled again this morning; the old hole had been left open.");
     }
 

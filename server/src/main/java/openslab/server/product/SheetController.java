@@ -20,6 +20,11 @@ import openslab.core.quantity.UnitSystem;
 import openslab.core.system.Film;
 import openslab.server.store.Writes;
 import openslab.server.web.Named;
+import openslab.server.web.NotHere;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -78,10 +83,12 @@ class SheetController {
 
     private final SheetStore sheets;
     private final Writes writes;
+    private final SheetCsv csv;
 
-    SheetController(SheetStore sheets, Writes writes) {
+    SheetController(SheetStore sheets, Writes writes, SheetCsv csv) {
         this.sheets = sheets;
         this.writes = writes;
+        this.csv = csv;
     }
 
     @GetMapping
@@ -111,6 +118,37 @@ class SheetController {
                 SheetFields.LIMITS,
                 Named.all(Clock.class, Clock::label),
                 Named.all(Exposure.class, Exposure::label));
+    }
+
+    /** A sheet as it stands on the shelf, as its file. */
+    @GetMapping(value = "/{slug}/sheet.json", produces = "application/json")
+    ResponseEntity<SheetForm> json(@PathVariable String slug) {
+        return ResponseEntity.ok().headers(named(slug + ".json")).body(form(slug));
+    }
+
+    /** The same in two columns. */
+    @GetMapping(value = "/{slug}/sheet.csv", produces = "text/csv;charset=UTF-8")
+    ResponseEntity<String> csv(@PathVariable String slug) {
+        return ResponseEntity.ok().headers(named(slug + ".csv")).body(csv.write(form(slug)));
+    }
+
+    /** What a CSV file says, to be looked through and then put on the shelf; nothing is stored. */
+    @PostMapping(value = "/read", consumes = "text/csv")
+    SheetForm read(@RequestBody(required = false) @Nullable String file) {
+        return csv.read(file == null ? "" : file);
+    }
+
+    private SheetForm form(String slug) {
+        return sheets.onShelf(slug)
+                .orElseThrow(() -> new NotHere("sheet", slug))
+                .form();
+    }
+
+    private static HttpHeaders named(String file) {
+        var headers = new HttpHeaders();
+        headers.setContentDisposition(
+                ContentDisposition.attachment().filename(file).build());
+        return headers;
     }
 
     /** Puts a new sheet on the shelf; its name must not be taken by another. */
