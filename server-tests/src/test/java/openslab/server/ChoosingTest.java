@@ -66,6 +66,22 @@ public class ChoosingTest {
         }
     }
 
+    /** 38 m² at 55 pounds, the middle of 50 to 60: 2 090, between the 1 900 and 2 280 of the notes; whichever units the job has. */
+    @Test
+    public void replacing_a_vinyl_floor_has_its_figure() {
+        for (String side : List.of("8 m", "26.24672 ft")) {
+            var zone = App.zoneForm("Floor");
+            zone.put("substrate", "VINYL_PLANK");
+            zone.put("sides", Map.of("length", side, "width", "4.75 m"));
+            JsonNode money = app.get(app.floor("Replacing", zone).zonePath() + "/stages/choices")
+                    .body()
+                    .path("report")
+                    .path("replace")
+                    .path("money");
+            assertEquals(money.path("text").asString().replaceAll("[^0-9.]", ""), "2090");
+        }
+    }
+
     private static Map<String, String> values(String text) {
         var values = new TreeMap<String, String>();
         for (String pair : text.split(", *")) {

@@ -84,22 +84,30 @@ final class StoryScript {
         at = hour;
         air();
         for (int done = 0; done < MOST_STEPS; done++) {
-            JsonNode next = steps(layer);
+            JsonNode stage = stage(layer);
+            JsonNode next = next(layer, stage);
             if (next == null) {
                 return;
             }
-            step(layer, next);
+            step(layer, stage, next);
         }
         throw new AssertionError(where() + ": no end of steps in " + (layer.isEmpty() ? "preparation" : layer));
     }
 
+    /** The preparation, or a layer as it is laid: its steps and what lies ready for them. */
+    private JsonNode stage(String layer) {
+        String stage = layer.isEmpty() ? "/stages/prep" : "/stages/layers/" + layer;
+        return app.get(floor.zonePath() + stage).body();
+    }
+
+    private static JsonNode stepsOf(String layer, JsonNode stage) {
+        JsonNode report = stage.path("report");
+        return (layer.isEmpty() ? report.path("prep") : report.path("layers").path(0)).path("steps");
+    }
+
     /** The first that is not through; null where none is left. */
-    private JsonNode steps(String layer) {
-        JsonNode report = report();
-        JsonNode steps = layer.isEmpty()
-                ? report.path("prep").path("steps")
-                : layer(report, layer).path("steps");
-        for (JsonNode step : steps) {
+    private static JsonNode next(String layer, JsonNode stage) {
+        for (JsonNode step : stepsOf(layer, stage)) {
             String progress = step.path("progress").asString();
             if (!progress.equals("DONE") && !progress.equals("FAILED")) {
                 return step;
@@ -108,7 +116,7 @@ final class StoryScript {
         return null;
     }
 
-    private void step(String layer, JsonNode step) {
+    private void step(String layer, JsonNode stage, JsonNode step) {
         String id = step.path("id").asString();
         String gate = step.path("gate").path("id").asString();
         at += 0.05;
@@ -117,15 +125,15 @@ final class StoryScript {
             wet = at;
         }
         if (step.path("coat").asBoolean()) {
-            ready(layer, id);
+            ready(stage, id);
             air();
             say("COAT", layer, "");
             return;
         }
         if (step.path("timed").asBoolean() && !step.path("progress").asString().equals("RUNNING")) {
-            ready(layer, id);
+            ready(stage, id);
             say("BEGUN", id, "");
-            step = step(report(), id);
+            step = one(stepsOf(layer, stage(layer)), "id", id);
         }
         at = Math.max(at, since(step.path("ready")) + 0.01);
         if (gate.isEmpty()) {
@@ -139,9 +147,8 @@ final class StoryScript {
     }
 
     /** Everything that a step asks for lies ready. */
-    private void ready(String layer, String id) {
-        String stage = layer.isEmpty() ? "/stages/prep" : "/stages/layers/" + layer;
-        JsonNode sheet = app.get(floor.zonePath() + stage).body().path("sheet");
+    private void ready(JsonNode stage, String id) {
+        JsonNode sheet = stage.path("sheet");
         for (JsonNode one : sheet.path("steps")) {
             if (one.path("id").asString().equals(id)) {
                 for (JsonNode label : one.path("missing")) {

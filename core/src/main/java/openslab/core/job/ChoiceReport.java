@@ -81,6 +81,9 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
 
     private static final Source WAITS =
             Source.sheet("the waits of preparation, of each step and of each coat, one after another");
+    /** Pounds a square metre. */
+    private static final double MIDDLE = 55;
+
     private static final Source REPLACED = Source.commonPractice(
             "50 to 60 pounds a square metre for luxury vinyl; uplift, disposal and making good on top");
 
@@ -125,10 +128,11 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
     }
 
     private static Figure money(ZoneFacts zone, UnitSystem units) {
+        double areaM2 = zone.area(units).base();
         var w = new Worksheet(units);
-        double area = w.from("A", zone.area(units));
-        double rate = w.given("p", "pounds a square metre, the middle of 50 to 60", 55, Unit.ONE);
-        return w.figure("a new floor, in pounds", "M", "A·p", area * rate, Unit.ONE, REPLACED);
+        w.given("A", "area", areaM2, Unit.SQUARE_METRE);
+        w.given("p", "pounds a square metre, the middle of 50 to 60", MIDDLE, Unit.ONE);
+        return w.figure("a new floor, in pounds", "M", "A·p", areaM2 * MIDDLE, Unit.ONE, REPLACED);
     }
 
     /** One floor, and what every system meets on it. */
