@@ -2621,8 +2621,6 @@ export interface components {
         };
         Replacing: {
             money?: components["schemas"]["FigureView"];
-            /** @enum {string} */
-            rung: "RESEAL" | "RECOLOUR" | "SOLID_STAIN" | "COAT" | "RESURFACE" | "OVERLAY" | "REPLACE";
             words: string;
         };
         Reseal: {
@@ -2999,17 +2997,16 @@ export interface components {
         Suggested: {
             care: string;
             closed?: components["schemas"]["FigureView"];
+            due: string;
             first: string[];
             hides: string[];
             id: string;
             look: string;
-            /** Format: int32 */
-            money: number;
+            money: string;
             never: string[];
             note: string;
             reasons: components["schemas"]["Reason"][];
-            /** @enum {string} */
-            rung: "RESEAL" | "RECOLOUR" | "SOLID_STAIN" | "COAT" | "RESURFACE" | "OVERLAY" | "REPLACE";
+            rung: string;
             settled: string[];
             summary: string;
             title: string;
@@ -3017,8 +3014,6 @@ export interface components {
             unmet: number;
             /** @enum {string} */
             verdict: "GO" | "WATCH" | "HOLD" | "STOP";
-            /** Format: double */
-            years?: number;
         };
         SurveyMap: {
             bands: components["schemas"]["MapBand"][];

@@ -4,7 +4,6 @@
   import FigureButton from '../../parts/FigureButton.svelte';
   import Fold from '../../parts/Fold.svelte';
   import Mark from '../../parts/Mark.svelte';
-  import { MONEY, RUNGS, yearsText } from './choices';
 
   interface Props {
     choice: Suggested;
@@ -32,7 +31,7 @@
   <span class="place" aria-hidden="true">{place}</span>
   <div class="what">
     <h3>{choice.title}</h3>
-    <p class="soft">{RUNGS[choice.rung]}. {choice.note}</p>
+    <p class="soft">{choice.rung}. {choice.note}</p>
     <p class="floor">
       <Mark mark={choice.verdict} /> <span>{same ? 'as above' : choice.summary}</span>
     </p>
@@ -50,11 +49,11 @@
     </div>
     <div>
       <dt>Due again</dt>
-      <dd>{yearsText(choice.years)}</dd>
+      <dd>{choice.due}</dd>
     </div>
     <div>
       <dt>Money</dt>
-      <dd>{MONEY[choice.money]}</dd>
+      <dd>{choice.money}</dd>
     </div>
   </dl>
   <div class="acts">

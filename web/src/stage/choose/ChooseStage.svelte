@@ -3,6 +3,7 @@
   import type { JobDesk } from '../../app/job.svelte';
   import { go, jobHref } from '../../app/route.svelte';
   import Button from '../../parts/Button.svelte';
+  import FigureButton from '../../parts/FigureButton.svelte';
   import Fold from '../../parts/Fold.svelte';
   import { FormState } from '../../parts/form.svelte';
   import Trouble from '../../parts/Trouble.svelte';
@@ -126,7 +127,8 @@
         <b>Take it up and lay new</b>
         <span
           >{report.replace.words}{#if report.replace.money}
-            About {report.replace.money.text} pounds before that, at 50 to 60 a square metre.{/if}</span
+            About <FigureButton figure={report.replace.money} /> pounds before that, at 50 to 60 a square
+            metre.{/if}</span
         >
       </li>
     </ol>

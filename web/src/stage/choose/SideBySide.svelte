@@ -1,6 +1,5 @@
 <script lang="ts">
   import type { Suggested, Replacing } from '../../api/types';
-  import { MONEY, RUNGS, yearsText } from './choices';
 
   interface Props {
     job: string;
@@ -24,7 +23,7 @@
   <div class="columns" style:--count={choices.length}>
     {#each choices as c (c.id)}
       <article>
-        <p class="rung">{RUNGS[c.rung]}</p>
+        <p class="rung">{c.rung}</p>
         <h2>{c.title}</h2>
         <p class="look">{c.look}</p>
         <dl>
@@ -36,11 +35,11 @@
           </div>
           <div>
             <dt>Due again after</dt>
-            <dd class="big">{yearsText(c.years)}</dd>
+            <dd class="big">{c.due}</dd>
           </div>
           <div>
             <dt>Money, beside the others</dt>
-            <dd class="big">{MONEY[c.money]}</dd>
+            <dd class="big">{c.money}</dd>
           </div>
           <div>
             <dt>As you need it</dt>

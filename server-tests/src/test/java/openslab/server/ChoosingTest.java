@@ -83,6 +83,24 @@ public class ChoosingTest {
         }
     }
 
+    /** Two coats of one sheet wait for one another: 2 h at 70 °F between them, by the sheet of the resilient sealer. */
+    @Test
+    public void two_coats_of_one_sheet_wait_for_one_another() {
+        var zone = App.zoneForm("Floor");
+        zone.put("substrate", "VCT");
+        String stage = app.floor("Two coats", zone).zonePath() + "/stages/choices";
+        int at = ids(app.get(stage).body().path("report").path("offered")).indexOf("resilient-reseal");
+        JsonNode working =
+                app.get(stage + "/working?at=/report/offered/" + at + "/closed").body();
+        String between = "";
+        for (JsonNode step : working.path("steps")) {
+            between += step.path("symbol").asString().equals("r")
+                    ? step.path("text").asString()
+                    : "";
+        }
+        assertEquals(Double.parseDouble(between.replaceAll("[^0-9.]", "")), 2, 0.01, working.toString());
+    }
+
     private static Map<String, String> values(String text) {
         var values = new TreeMap<String, String>();
         for (String pair : text.split(", *")) {

@@ -9,7 +9,6 @@ import openslab.core.product.Exposure;
 import openslab.core.product.Suits;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
-import openslab.core.quantity.Value;
 
 /** What the floor says itself, whoever wants what. */
 final class FloorRules {
@@ -53,26 +52,21 @@ final class FloorRules {
         return List.copyOf(reasons);
     }
 
-    /** What a use and an exposure ask for where nobody said anything of it. */
-    static Map<String, Implied> implied(Use use, Exposure exposure) {
-        var asks = new TreeMap<String, Implied>();
+    /** What a use and an exposure ask for where nobody said anything of it: which of the two, by the need's id. */
+    static Map<String, String> implied(Use use, Exposure exposure) {
+        var asks = new TreeMap<String, String>();
         switch (use) {
-            case GARAGE -> asks.put(UseNeeds.TYRES, new Implied(use.label()));
-            case KITCHEN, WET_ROOM, RAMP -> asks.put(UseNeeds.SLIP, new Implied(use.label()));
-            case LABORATORY -> asks.put(UseNeeds.STATIC, new Implied(use.label()));
+            case GARAGE -> asks.put(UseNeeds.TYRES, use.label());
+            case KITCHEN, WET_ROOM, RAMP -> asks.put(UseNeeds.SLIP, use.label());
+            case LABORATORY -> asks.put(UseNeeds.STATIC, use.label());
             default -> {}
         }
         if (exposure == Exposure.SUN) {
-            asks.put(UseNeeds.SUN, new Implied(exposure.label()));
+            asks.put(UseNeeds.SUN, exposure.label());
         }
         if (exposure == Exposure.FROST) {
-            asks.put(UseNeeds.FROST, new Implied(exposure.label()));
+            asks.put(UseNeeds.FROST, exposure.label());
         }
         return asks;
-    }
-
-    /** Asked for by what the floor is, not by somebody. */
-    record Implied(String why) {
-        static final Value YES = new Value("yes", 0);
     }
 }

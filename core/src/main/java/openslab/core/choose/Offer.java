@@ -9,6 +9,7 @@ import openslab.core.product.ProductSheet;
 import openslab.core.product.Suits;
 import openslab.core.product.Traits;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
 import openslab.core.system.Candidate;
 import openslab.core.system.Face;
 import openslab.core.system.FloorSystem;
@@ -19,6 +20,9 @@ import openslab.core.system.FloorSystem;
  * @param closed until people walk on it again, waiting alone; empty where a sheet does not say
  */
 public record Offer(Candidate candidate, Substrate substrate, Use use, Exposure exposure, Optional<Figure> closed) {
+    /** Of a year. */
+    private static final double WEEKS = 365.25 / 7;
+
     public FloorSystem system() {
         return candidate.system();
     }
@@ -42,6 +46,17 @@ public record Offer(Candidate candidate, Substrate substrate, Use use, Exposure 
                 .map(s -> s.traits().opacity())
                 .max(Enum::compareTo)
                 .orElse(Traits.Opacity.UNSAID);
+    }
+
+    /** After how long it is due again here, in words. */
+    public String due() {
+        Double years = top().resealYears().get(exposure);
+        if (years == null) {
+            return "not said";
+        }
+        return years < 1
+                ? Show.number(years * WEEKS, 0) + " weeks"
+                : Show.number(years, years == Math.rint(years) ? 0 : 1) + (years == 1 ? " year" : " years");
     }
 
     /** Those whose sheets say that they smell so. */

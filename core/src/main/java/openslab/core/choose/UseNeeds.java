@@ -3,7 +3,6 @@ package openslab.core.choose;
 import java.util.List;
 import openslab.core.product.Suits;
 import openslab.core.quantity.Field;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.Value;
@@ -91,13 +90,7 @@ final class UseNeeds {
         return new Reason(
                 "years",
                 years >= asked ? Reason.Stance.FOR : Reason.Stance.AGAINST,
-                "Due again after " + interval(years) + ".",
+                "Due again after " + offer.due() + ".",
                 source);
-    }
-
-    private static String interval(double years) {
-        return years < 1
-                ? Show.number(years * 52, 0) + " weeks"
-                : Show.number(years, years == Math.rint(years) ? 0 : 1) + (years == 1 ? " year" : " years");
     }
 }

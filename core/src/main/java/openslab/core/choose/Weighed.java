@@ -16,8 +16,8 @@ public record Weighed(Offer offer, Verdict verdict, List<Reason> reasons) {
     private static final String STOPPED = "floor.";
 
     /**
-     * The order of offers: those that nothing refuses first; then those that are meant for the use; then by how much stands against them, by what the floor says, by what it
-     * costs, by how long it closes the floor.
+     * The order of offers: those that nothing refuses first; then those that are meant for the use; then by how much stands against
+     * them, by what the floor says, by what it costs, by how long it closes the floor.
      */
     public static final Comparator<Weighed> ORDER = Comparator.comparing(Weighed::isRefused)
             .thenComparing(w -> !w.isMeantForTheUse())

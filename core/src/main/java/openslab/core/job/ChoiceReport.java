@@ -14,6 +14,7 @@ import openslab.core.choose.Needs;
 import openslab.core.choose.Offer;
 import openslab.core.choose.Reason;
 import openslab.core.choose.Weighed;
+import openslab.core.prep.PrepPlan;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -30,7 +31,6 @@ import openslab.core.system.BuildUp;
 import openslab.core.system.Candidate;
 import openslab.core.system.FloorSystem;
 import openslab.core.system.LayWorks;
-import openslab.core.system.Rung;
 
 /**
  * Which system for this floor and these people.
@@ -47,19 +47,20 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
     /**
      * One system.
      *
+     * @param rung how much is done to the floor; {@code money} what it costs beside the others, both in words
      * @param unmet how many of what is needed it does not meet
      * @param never what it does not hide or make good, whatever anybody does
      * @param first what has to be done before anything goes on, in order
      * @param settled what has to be agreed, because it cannot be undone cheaply
      * @param closed until people walk on it again, waiting alone
-     * @param years before it is due again
+     * @param due after how long it is due again, in words
      */
     public record Suggested(
             String id,
             String title,
             String note,
-            Rung rung,
-            int money,
+            String rung,
+            String money,
             Verdict verdict,
             String summary,
             int unmet,
@@ -71,10 +72,10 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
             List<String> first,
             List<String> settled,
             Optional<Figure> closed,
-            Optional<Double> years) {}
+            String due) {}
 
     /** @param money what it costs before uplift, disposal and making good, where that is known; empty otherwise */
-    public record Replacing(Rung rung, String words, Optional<Figure> money) {}
+    public record Replacing(String words, Optional<Figure> money) {}
 
     /** Nobody has read the slab: the temperature at which sheets are written, 70 °F. */
     private static final double USUAL_C = 21.1;
@@ -91,11 +92,12 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
     public static ChoiceReport of(List<Candidate> candidates, ZoneFacts zone, UnitSystem units, Instant now) {
         List<Asked> asked = Asked.of(said(zone), zone.use(), zone.exposure());
         var floor = new Floor(zone, units, now);
-        List<Weighed> weighed =
-                candidates.stream().map(c -> floor.weigh(c, asked)).toList();
-        List<Suggested> choices =
-                weighed.stream().sorted(Weighed.ORDER).map(floor::choice).toList();
-        long offered = weighed.stream().filter(w -> !w.isRefused()).count();
+        List<Met> met = candidates.stream()
+                .map(c -> floor.meet(c, asked))
+                .sorted(Comparator.comparing(Met::weighed, Weighed.ORDER))
+                .toList();
+        List<Suggested> choices = met.stream().map(floor::choice).toList();
+        long offered = met.stream().filter(m -> !m.weighed.isRefused()).count();
         return new ChoiceReport(
                 asked.stream()
                         .map(a -> new NeedWords(
@@ -124,7 +126,7 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
                 };
         String words =
                 "Hides everything; costs the most: uplift, disposal, making good the floor below, and the new floor.";
-        return new Replacing(Rung.REPLACE, words, known ? Optional.of(money(zone, units)) : Optional.empty());
+        return new Replacing(words, known ? Optional.of(money(zone, units)) : Optional.empty());
     }
 
     private static Figure money(ZoneFacts zone, UnitSystem units) {
@@ -134,6 +136,9 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
         w.given("p", "pounds a square metre, the middle of 50 to 60", MIDDLE, Unit.ONE);
         return w.figure("a new floor, in pounds", "M", "A·p", areaM2 * MIDDLE, Unit.ONE, REPLACED);
     }
+
+    /** What one system meets on the floor. */
+    private record Met(Weighed weighed, Survey.Weighed judged, PrepPlan plan) {}
 
     /** One floor, and what every system meets on it. */
     private static final class Floor {
@@ -163,38 +168,33 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
             return new Site(limits, zone.substrate(), zone.ground(), areaM2, units, now);
         }
 
-        private Survey.Weighed judged(Candidate candidate) {
-            return zone.survey().weigh(site(BuildUp.limitsOf(candidate.sheets()).orElse(Limits.NONE)), doubts);
-        }
-
-        Weighed weigh(Candidate candidate, List<Asked> asked) {
-            var offer = new Offer(candidate, zone.substrate(), zone.use(), zone.exposure(), closed(candidate));
-            Survey.Weighed judged = judged(candidate);
+        /** Judged, planned and weighed once each. */
+        Met meet(Candidate candidate, List<Asked> asked) {
+            Survey.Weighed judged = zone.survey()
+                    .weigh(site(BuildUp.limitsOf(candidate.sheets()).orElse(Limits.NONE)), doubts);
+            PrepPlan plan =
+                    PrepLog.plan(zone, BuildUp.of(candidate.sheets(), units).profileNeed(), units);
+            var offer = new Offer(candidate, zone.substrate(), zone.use(), zone.exposure(), closed(candidate, plan));
             List<Finding> stops = judged.findings().stream()
                     .filter(f -> f.verdict() == Verdict.STOP && !stopsAll.contains(f.rule()))
                     .toList();
-            return Weighed.of(offer, judged.verdict(), stops, asked, units);
+            return new Met(Weighed.of(offer, judged.verdict(), stops, asked, units), judged, plan);
         }
 
-        private PrepLog.Run prep(Candidate candidate) {
-            return PrepLog.run(zone, BuildUp.of(candidate.sheets(), units).profileNeed(), units);
-        }
-
-        private Optional<Figure> closed(Candidate candidate) {
+        private Optional<Figure> closed(Candidate candidate, PrepPlan plan) {
             if (!candidate.system().on().contains(zone.substrate())) {
                 return Optional.empty();
             }
             var waits = new Waiting(slabC);
-            double prepMin = waits.steps(
-                    prep(candidate).plan().steps().stream().map(s -> s.waits()).toList());
+            double prepMin =
+                    waits.steps(plan.steps().stream().map(s -> s.waits()).toList());
             double layMin = 0;
             double betweenMin = 0;
+            // two coats of one sheet are one sheet: only its place tells the last coat
+            int top = candidate.topAt();
             for (int i = 0; i < candidate.sheets().size(); i++) {
                 layMin += waits.laid(candidate.ways().get(i), candidate.sheets().get(i));
-                boolean last = candidate.sheets().get(i) == candidate.top();
-                betweenMin += last || i == candidate.sheets().size() - 1
-                        ? 0
-                        : waits.recoat(candidate.sheets().get(i));
+                betweenMin += i < top ? waits.recoat(candidate.sheets().get(i)) : 0;
             }
             OptionalDouble footMin = waits.foot(candidate.top());
             if (waits.isUnsaid() || footMin.isEmpty()) {
@@ -210,25 +210,25 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
             return Optional.of(w.figure("closed, waiting alone", "t", "p+l+r+f", unit.fromBase(allMin), unit, WAITS));
         }
 
-        Suggested choice(Weighed weighed) {
+        Suggested choice(Met met) {
+            Weighed weighed = met.weighed;
             Candidate candidate = weighed.offer().candidate();
             FloorSystem system = candidate.system();
-            Survey.Weighed judged = judged(candidate);
             return new Suggested(
                     system.id(),
                     system.title(),
                     system.note(),
-                    system.rung(),
-                    system.face().money(),
+                    system.rung().words(),
+                    system.face().moneyWords(),
                     weighed.verdict(),
-                    judged.summary(),
+                    met.judged.summary(),
                     weighed.needsUnmet(),
                     weighed.reasons(),
                     labels(system.hides()),
                     labels(system.never()),
                     system.look(),
                     system.care(),
-                    weighed.isRefused() ? List.of() : first(candidate, judged),
+                    weighed.isRefused() ? List.of() : first(met),
                     candidate.ways().stream()
                             .flatMap(w -> w.steps().stream())
                             .filter(s -> s.work() == LayWorks.SETTLE)
@@ -236,22 +236,21 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
                             .distinct()
                             .toList(),
                     weighed.offer().closed(),
-                    Optional.ofNullable(candidate.top().resealYears().get(zone.exposure())));
+                    weighed.offer().due());
         }
 
-        private List<String> first(Candidate candidate, Survey.Weighed judged) {
+        private static List<String> first(Met met) {
             var first = new ArrayList<String>();
-            judged.findings().stream()
+            met.judged.findings().stream()
                     .filter(f -> f.verdict() == Verdict.STOP)
                     .map(Finding::remedy)
                     .forEach(first::add);
-            judged.missing().forEach(m -> first.add(m.title() + ", " + m.more() + " more"));
-            PrepLog.Run run = prep(candidate);
-            run.plan()
+            met.judged.missing().forEach(m -> first.add(m.title() + ", " + m.more() + " more"));
+            met.plan
                     .method()
                     .ifPresentOrElse(
-                            m -> first.add(m.title() + ": " + run.plan().steps().size() + " steps"),
-                            () -> first.addAll(List.of("No method of preparation fits this place.")));
+                            m -> first.add(m.title() + ": " + met.plan.steps().size() + " steps"),
+                            () -> first.add("No method of preparation fits this place."));
             return first.stream().distinct().toList();
         }
 

@@ -19,9 +19,15 @@ public record Candidate(FloorSystem system, List<ProductSheet> sheets, List<Way>
 
     /** The one that is walked on; what is thrown into a coat lies in it. */
     public ProductSheet top() {
-        return sheets.stream()
-                .filter(s -> s.broadcast().isEmpty())
-                .reduce((a, b) -> b)
-                .orElseThrow();
+        return sheets.get(topAt());
+    }
+
+    /** Its place among the sheets. */
+    public int topAt() {
+        int at = sheets.size() - 1;
+        while (at > 0 && sheets.get(at).broadcast().isPresent()) {
+            at--;
+        }
+        return at;
     }
 }

@@ -1,5 +1,7 @@
 package openslab.core.system;
 
+import java.util.List;
+
 /**
  * What a finished floor is like to look at, to walk on and to live with, where no sheet of its layers says it.
  *
@@ -7,6 +9,13 @@ package openslab.core.system;
  * @param money what it costs beside the other systems, labour and material, 1 the least to 4 (common practice, no source)
  */
 public record Face(Tone tone, Texture texture, Grip grip, Later later, int money) {
+    private static final List<String> MONEY = List.of("the least", "some", "more", "the most");
+
+    /** What it costs beside the others. */
+    public String moneyWords() {
+        return MONEY.get(money - 1);
+    }
+
     /** How even its colour is. */
     public enum Tone {
         UNIFORM("one even colour"),

@@ -1,5 +1,7 @@
 package openslab.core.system;
 
+import java.util.Locale;
+
 /** How much is done to a floor, the cheapest first (common practice, no source): refurbish, then resurface, then replace. */
 public enum Rung {
     RESEAL("Clean and reseal", Step.REFURBISH),
@@ -35,11 +37,8 @@ public enum Rung {
         this.step = step;
     }
 
-    public String label() {
-        return label;
-    }
-
-    public Step step() {
-        return step;
+    /** As it is said to whoever pays for it. */
+    public String words() {
+        return step.label() + ": " + label.substring(0, 1).toLowerCase(Locale.ROOT) + label.substring(1);
     }
 }
