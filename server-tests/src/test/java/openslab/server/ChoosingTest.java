@@ -95,7 +95,7 @@ public class ChoosingTest {
         String between = "";
         for (JsonNode step : working.path("steps")) {
             between += step.path("symbol").asString().equals("r")
-                    ? step.path("text").asString()
+                    ? step.path("value").asString()
                     : "";
         }
         assertEquals(Double.parseDouble(between.replaceAll("[^0-9.]", "")), 2, 0.01, working.toString());
