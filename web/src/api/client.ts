@@ -11,10 +11,13 @@ import type {
   LogForm,
   PlaceForm,
   PlanForm,
+  RecipeForm,
   SheetForm,
+  SystemForm,
   Stages,
   Units,
   WashForm,
+  WeighForm,
   ZoneForm,
 } from './types';
 
@@ -279,6 +282,24 @@ export const prepSheetUrl = (jobId: string, zoneId: string) =>
   address('/api/prep-sheets/{jobId}/{zoneId}.pdf', { jobId, zoneId });
 
 /** How fast each kind of work goes, and where that is known from. */
+export const systems = () => get('/api/systems', {});
+export const systemFields = () => get('/api/systems/fields', {});
+
+/** @param version the one that was edited; 0 of a new one */
+export const putSystem = (key: string, version: number, body: SystemForm) =>
+  put('/api/systems/{id}', { in: { id: body.id }, key, version, body });
+
+export const practices = () => get('/api/practices', {});
+
+export const setPractices = (key: string, practices: Record<string, string>) =>
+  put('/api/practices', { key, body: { practices } });
+
+/** @param jobId of which job; of the shop, and so of all of them, where it is empty */
+export const practiceEffects = (jobId: string, practices: Record<string, string>) =>
+  jobId
+    ? post('/api/jobs/{jobId}/practices/effects', { in: { jobId }, body: { practices } })
+    : post('/api/practices/effects', { body: { practices } });
+
 export const paces = (units: Units) => get('/api/paces', { query: { units } });
 
 /** @param pace as typed; empty to take it back */
@@ -291,6 +312,33 @@ export const shiftFields = () => get('/api/silica-shifts', {});
 /** Silica over eight hours; nothing is stored. */
 export const averageShift = (spells: Record<string, string>[], units: Units) =>
   post('/api/silica-shifts', { body: { spells, units } });
+
+interface InLayer extends InJob {
+  layerId: string;
+}
+
+/** A floor in the bays that a layer is put on in. */
+export const layerBays = (where: InLayer) =>
+  get('/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/bays', { in: where });
+
+/** How a layer's material may be asked for. */
+export const layerRecipeFields = (where: InLayer) =>
+  get('/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}/recipe/fields', { in: where });
+
+/** What goes into each vessel of a layer's material; nothing is stored. */
+export const layerRecipe = (where: InLayer, body: RecipeForm) =>
+  post('/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}/recipe', { in: where, body });
+
+/** What follows from what the scale showed; nothing is stored. */
+export const layerWeighIn = (where: InLayer, body: WeighForm) =>
+  post('/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}/recipe/weigh-in', { in: where, body });
+
+/** The same of a sheet on the shelf. */
+export const sheetRecipeFields = (slug: string) =>
+  get('/api/sheets/{slug}/recipe/fields', { in: { slug } });
+
+export const sheetRecipe = (slug: string, body: RecipeForm) =>
+  post('/api/sheets/{slug}/recipe', { in: { slug }, body });
 
 /** Cleaners and acids, and what a wash is asked. */
 export const washes = () => get('/api/washes', {});

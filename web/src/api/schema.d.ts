@@ -268,7 +268,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["plan"];
-        put: operations["put"];
+        put: operations["put_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -350,6 +350,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["addZone_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/practices/effects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["jobEffects"];
         delete?: never;
         options?: never;
         head?: never;
@@ -484,6 +500,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}/recipe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["recipe_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}/recipe/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fields_4"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}/recipe/weigh-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["weighIn_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/zones/{zoneId}/log": {
         parameters: {
             query?: never;
@@ -588,6 +652,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["layer"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/bays": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bays"];
         put?: never;
         post?: never;
         delete?: never;
@@ -828,7 +908,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["set"];
+        put: operations["set_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -980,6 +1060,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/practices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["practices"];
+        put: operations["set"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practices/effects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["effects"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/prep-sheets/{jobId}/{zoneId}.pdf": {
         parameters: {
             query?: never;
@@ -1067,7 +1179,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["fields_1"];
+        get: operations["fields_3"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1102,6 +1214,54 @@ export interface paths {
         get?: never;
         put: operations["edit"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{slug}/recipe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["recipe"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{slug}/recipe/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fields_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{slug}/recipe/weigh-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["weighIn"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1181,6 +1341,38 @@ export interface paths {
         };
         get: operations["systems"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/systems/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fields_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/systems/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["put"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1275,12 +1467,30 @@ export interface components {
             /** Format: double */
             middle: number;
         };
-        Batching: {
+        BatchPlan: {
+            boxed?: components["schemas"]["FigureView"];
             count: components["schemas"]["FigureView"];
-            eachArea: components["schemas"]["FigureView"];
-            eachVolume: components["schemas"]["FigureView"];
-            parts: components["schemas"]["PartAmount"][];
-            scale: components["schemas"]["PartAmount"][];
+            most: components["schemas"]["FigureView"];
+            runs: components["schemas"]["BatchRun"][];
+        };
+        BatchRun: {
+            area: components["schemas"]["FigureView"];
+            bays: string;
+            /** Format: int32 */
+            first: number;
+            /** Format: int32 */
+            from: number;
+            /** Format: int32 */
+            last: number;
+            /** Format: int32 */
+            to: number;
+            volume: components["schemas"]["FigureView"];
+        };
+        BayView: {
+            batches: string;
+            laid: components["schemas"]["Laid"];
+            /** @enum {string} */
+            mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
         };
         Begin: {
             asksWhy: string;
@@ -1339,6 +1549,7 @@ export interface components {
         CandidateReport: {
             id: string;
             limits: string;
+            meant: boolean;
             missing: string[];
             note: string;
             summary: string;
@@ -1560,6 +1771,15 @@ export interface components {
             run: string;
             width: string;
         };
+        Dosing: {
+            /** Format: double */
+            gritMost: number;
+            /** Format: double */
+            mostL: number;
+            ownPails: boolean;
+            /** Format: double */
+            thinMost: number;
+        };
         Doubt: {
             measured: string;
             needed: string;
@@ -1638,6 +1858,11 @@ export interface components {
             mask: boolean;
             run: string;
             trim: boolean;
+        };
+        EffectsView: {
+            /** Format: int32 */
+            looked: number;
+            zones: components["schemas"]["ZoneEffects"][];
         };
         Effort: {
             airflow?: components["schemas"]["FigureView"];
@@ -1794,6 +2019,7 @@ export interface components {
         Handling: {
             /** Format: double */
             combineMin: number;
+            dosing: components["schemas"]["Dosing"];
             /** @enum {string} */
             fan: "UNSAID" | "FINE" | "NEVER";
             /** Format: double */
@@ -1878,6 +2104,9 @@ export interface components {
             longitude: string;
             name: string;
             place: string;
+            practices?: {
+                [key: string]: string;
+            };
             /** @enum {string} */
             setting: "INDOORS" | "OUTDOORS";
             timeZone: string;
@@ -1977,9 +2206,37 @@ export interface components {
             winnerMin: number;
             word: string;
         };
+        Laid: {
+            area: components["schemas"]["FigureView"];
+            cutIn: components["schemas"]["FigureView"];
+            label: components["schemas"]["Corner"];
+            minutes: components["schemas"]["FigureView"];
+            name: string;
+            ribbons: components["schemas"]["Corner"][][];
+            rings: components["schemas"]["Corner"][][];
+        };
         LaySheet: {
             staging: components["schemas"]["Thing"][];
             steps: components["schemas"]["StepSheet"][];
+        };
+        LayerBatches: {
+            logged: components["schemas"]["MixedBatch"][];
+            next?: components["schemas"]["NextBatch"];
+            plan?: components["schemas"]["BatchPlan"];
+            split?: components["schemas"]["FlakeSplit"];
+            whyNot: string;
+        };
+        LayerBays: {
+            bays: components["schemas"]["BayView"][];
+            /** Format: int64 */
+            changes: number;
+            drawn: boolean;
+            floor: components["schemas"]["Corner"][][][];
+            joints: components["schemas"]["Corner"][][];
+            /** Format: int32 */
+            next: number;
+            out: components["schemas"]["Corner"];
+            shut: string[];
         };
         LayerCheck: {
             layer: string;
@@ -2010,13 +2267,14 @@ export interface components {
         };
         LayerPart: {
             id: string;
-            plannedStart: string;
-            rate: string;
-            reserve: string;
-            role: string;
+            /** @enum {string} */
+            role: "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH";
             sheet: string;
+            steps?: components["schemas"]["StepPart"][];
             title: string;
-            way: string;
+            water?: string;
+            way?: string;
+            when?: string;
         };
         LayerReport: {
             against: components["schemas"]["Finding"][];
@@ -2026,7 +2284,6 @@ export interface components {
             batchFields: components["schemas"]["Field"][];
             /** Format: int32 */
             batchesLogged: number;
-            batching?: components["schemas"]["Batching"];
             clocks: components["schemas"]["TimedClock"][];
             colours: components["schemas"]["Colour"][];
             dry?: components["schemas"]["FigureView"];
@@ -2038,7 +2295,6 @@ export interface components {
             /** @enum {string} */
             role: "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH";
             sheet: components["schemas"]["ProductSheet"];
-            split?: components["schemas"]["FlakeSplit"];
             /** Format: date-time */
             start?: string;
             /** @enum {string} */
@@ -2047,9 +2303,9 @@ export interface components {
             title: string;
             used?: components["schemas"]["Used"];
             wet?: components["schemas"]["FigureView"];
-            whyNoBatches: string;
         };
         LayerStage: {
+            batches: components["schemas"]["LayerBatches"];
             buying?: components["schemas"]["Buying"];
             /** Format: int64 */
             changes: number;
@@ -2155,6 +2411,11 @@ export interface components {
             film?: boolean;
             twoPart?: boolean;
         };
+        Listed: {
+            form: components["schemas"]["SystemForm"];
+            /** Format: int32 */
+            version: number;
+        };
         LogBook: {
             /** Format: int64 */
             changes: number;
@@ -2243,9 +2504,31 @@ export interface components {
             title: string;
             wholeFloor: boolean;
         };
+        MixStage: {
+            /** @enum {string} */
+            kind: "STIR" | "POUR" | "COMBINE" | "STAND" | "SPREAD";
+            /** Format: double */
+            minutes: number;
+            part: string;
+            words: string;
+        };
         MixView: {
             mark?: components["schemas"]["FigureView"];
             mix: components["schemas"]["WashMix"];
+        };
+        MixedBatch: {
+            amount: string;
+            area: string;
+            /** Format: date-time */
+            at: string;
+            bay: string;
+            by: string;
+            key: string;
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            useBy?: string;
+            weighed?: components["schemas"]["WeighIn"];
         };
         Named: {
             id: string;
@@ -2280,6 +2563,17 @@ export interface components {
             /** @enum {string} */
             urgency: "SOON" | "ACT" | "LATER" | "RESTS";
             word: string;
+        };
+        NextBatch: {
+            amount: components["schemas"]["FigureView"];
+            /** @enum {string} */
+            measuring: "VOLUME" | "SCALE" | "OWN_PAILS";
+            /** Format: int32 */
+            number: number;
+            recipe: components["schemas"]["Recipe"];
+            run: components["schemas"]["BatchRun"];
+            /** Format: double */
+            vesselL: number;
         };
         NowView: {
             fixed: boolean;
@@ -2363,12 +2657,6 @@ export interface components {
             /** Format: double */
             parts: number;
         };
-        PartAmount: {
-            mass: components["schemas"]["FigureView"];
-            part: string;
-            usVolume: components["schemas"]["FigureView"];
-            volume: components["schemas"]["FigureView"];
-        };
         Piece: {
             area: string;
             /** Format: double */
@@ -2421,6 +2709,15 @@ export interface components {
             /** Format: double */
             minutes: number;
         };
+        Portion: {
+            line?: components["schemas"]["FigureView"];
+            mass?: components["schemas"]["FigureView"];
+            measured: string;
+            most?: components["schemas"]["FigureView"];
+            part: string;
+            scale?: components["schemas"]["FigureView"];
+            volume: components["schemas"]["FigureView"];
+        };
         Powder: components["schemas"]["Material"] & {
             /** Format: double */
             bagKg: number;
@@ -2438,6 +2735,25 @@ export interface components {
             waterMostL: number;
             /** Format: double */
             yieldL: number;
+        };
+        PracticeEffect: {
+            becomes: string;
+            was: string;
+            where: string;
+        };
+        PracticeView: {
+            id: string;
+            question: string;
+            schools: components["schemas"]["SchoolView"][];
+            shop: string;
+            source: components["schemas"]["SourceView"];
+            usual: string;
+            why: string;
+        };
+        PracticesForm: {
+            practices: {
+                [key: string]: string;
+            };
         };
         PrepPart: {
             prep: components["schemas"]["PrepReport"];
@@ -2582,6 +2898,38 @@ export interface components {
             /** @enum {string} */
             stance: "FOR" | "AGAINST" | "REFUSES";
             words: string;
+        };
+        Recipe: {
+            amount: components["schemas"]["FigureView"];
+            each: components["schemas"]["FigureView"];
+            fillings: components["schemas"]["FigureView"];
+            findings: components["schemas"]["Finding"][];
+            left: components["schemas"]["FigureView"][];
+            measured: string;
+            portions: components["schemas"]["Portion"][];
+            stages: components["schemas"]["MixStage"][];
+            thinned?: components["schemas"]["Thinned"];
+            words: string;
+        };
+        RecipeFieldsView: {
+            extras: components["schemas"]["Field"][];
+            measurings: components["schemas"]["Choice"][];
+            vessel: components["schemas"]["Field"][];
+            ways: components["schemas"]["WayView"][];
+        };
+        RecipeForm: {
+            extras: {
+                [key: string]: string;
+            };
+            measuring: string;
+            units: string;
+            values: {
+                [key: string]: string;
+            };
+            vessel: {
+                [key: string]: string;
+            };
+            way: string;
         };
         ReferenceView: {
             coat: components["schemas"]["Field"][];
@@ -2730,6 +3078,11 @@ export interface components {
             depth: components["schemas"]["FigureView"];
             lines: components["schemas"]["Line"][];
             when: string;
+        };
+        SchoolView: {
+            id: string;
+            label: string;
+            reason: string;
         };
         SentView: {
             oddLines: components["schemas"]["Odd"][];
@@ -2925,6 +3278,21 @@ export interface components {
             instrumentId: string;
             mapping: components["schemas"]["ColumnMapping"];
         };
+        StepPart: {
+            again?: string[];
+            coat?: boolean;
+            does?: string;
+            fan?: boolean;
+            gate?: string;
+            harms?: string[];
+            hours?: string;
+            settle?: string;
+            title?: string;
+            waits?: components["schemas"]["WaitPart"];
+            which?: string;
+            why: string;
+            work?: string;
+        };
         StepReport: {
             caution: string;
             /** Format: date-time */
@@ -2989,6 +3357,8 @@ export interface components {
             id: string;
             /** @enum {string} */
             kind: "SLAB" | "PREP" | "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH" | "SERVICE";
+            /** @enum {string} */
+            made?: "CONCRETE" | "TILE" | "RESILIENT" | "TIMBER" | "METAL" | "COMPOSITE";
             /** @enum {string} */
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
             title: string;
@@ -3065,6 +3435,18 @@ export interface components {
             /** Format: double */
             wouldBe?: number;
         };
+        SystemFieldsView: {
+            blemishes: components["schemas"]["Named"][];
+            grips: components["schemas"]["Named"][];
+            later: components["schemas"]["Named"][];
+            roles: components["schemas"]["Named"][];
+            rungs: components["schemas"]["Named"][];
+            substrates: components["schemas"]["Named"][];
+            textures: components["schemas"]["Named"][];
+            tones: components["schemas"]["Named"][];
+            uses: components["schemas"]["Named"][];
+            ways: string[];
+        };
         SystemForm: {
             asks: string;
             care: string;
@@ -3127,6 +3509,15 @@ export interface components {
             label: string;
             steps: string[];
             ticked?: components["schemas"]["Tick"];
+        };
+        Thinned: {
+            film: components["schemas"]["FigureView"];
+            material?: components["schemas"]["FigureView"];
+            solids: components["schemas"]["FigureView"];
+            spread: components["schemas"]["FigureView"];
+            /** @enum {string} */
+            thinner: "ACETONE" | "XYLENE" | "WATER";
+            voc?: components["schemas"]["FigureView"];
         };
         Tick: {
             /** Format: date-time */
@@ -3234,6 +3625,14 @@ export interface components {
             quantity: string;
             unit: string;
         };
+        WaitPart: {
+            fixed?: string;
+            look?: string;
+            sheet?: string;
+            until?: string;
+            usual?: string;
+            window?: components["schemas"]["WindowPart"][];
+        };
         Wall: {
             /** Format: double */
             lengthM: number;
@@ -3271,6 +3670,47 @@ export interface components {
         WashesView: {
             chemicals: components["schemas"]["ChemicalView"][];
             fields: components["schemas"]["Field"][];
+        };
+        WayView: {
+            fields: components["schemas"]["Field"][];
+            id: string;
+            label: string;
+        };
+        WeighForm: {
+            life?: string;
+            most?: string;
+            readings: string[];
+            recipe: components["schemas"]["RecipeForm"];
+            stood?: string;
+        };
+        WeighIn: {
+            /** @enum {string} */
+            call: "GO" | "ADD" | "DISCARD";
+            kg: components["schemas"]["FigureView"];
+            parts: components["schemas"]["Weighed"][];
+            volume: components["schemas"]["FigureView"];
+            words: string;
+        };
+        Weighed: {
+            add?: components["schemas"]["FigureView"];
+            off?: components["schemas"]["FigureView"];
+            part: string;
+            shown?: components["schemas"]["FigureView"];
+            target: components["schemas"]["FigureView"];
+        };
+        WindowPart: {
+            at: string;
+            closes: string;
+            opens: string;
+        };
+        ZoneEffects: {
+            effects: components["schemas"]["PracticeEffect"][];
+            job: string;
+            /** Format: uuid */
+            jobId: string;
+            zone: string;
+            /** Format: uuid */
+            zoneId: string;
         };
         ZoneForm: {
             dust: boolean;
@@ -3825,7 +4265,7 @@ export interface operations {
             };
         };
     };
-    put: {
+    put_1: {
         parameters: {
             query?: never;
             header: {
@@ -3986,6 +4426,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["PlanView"];
+                };
+            };
+        };
+    };
+    jobEffects: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticesForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EffectsView"];
                 };
             };
         };
@@ -4241,6 +4707,86 @@ export interface operations {
             };
         };
     };
+    recipe_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Recipe"];
+                };
+            };
+        };
+    };
+    fields_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecipeFieldsView"];
+                };
+            };
+        };
+    };
+    weighIn_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeighForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WeighIn"];
+                };
+            };
+        };
+    };
     log: {
         parameters: {
             query?: never;
@@ -4407,6 +4953,30 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LayerStage"];
+                };
+            };
+        };
+    };
+    bays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LayerBays"];
                 };
             };
         };
@@ -4765,7 +5335,7 @@ export interface operations {
             };
         };
     };
-    set: {
+    set_1: {
         parameters: {
             query?: never;
             header: {
@@ -5006,6 +5576,76 @@ export interface operations {
             };
         };
     };
+    practices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PracticeView"][];
+                };
+            };
+        };
+    };
+    set: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticesForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PracticeView"][];
+                };
+            };
+        };
+    };
+    effects: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticesForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EffectsView"];
+                };
+            };
+        };
+    };
     page: {
         parameters: {
             query?: never;
@@ -5145,7 +5785,7 @@ export interface operations {
             };
         };
     };
-    fields_1: {
+    fields_3: {
         parameters: {
             query?: never;
             header?: never;
@@ -5214,6 +5854,80 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    recipe: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecipeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Recipe"];
+                };
+            };
+        };
+    };
+    fields_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecipeFieldsView"];
+                };
+            };
+        };
+    };
+    weighIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeighForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["WeighIn"];
                 };
             };
         };
@@ -5345,7 +6059,56 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "*/*": components["schemas"]["SystemForm"][];
+                    "*/*": components["schemas"]["Listed"][];
+                };
+            };
+        };
+    };
+    fields_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SystemFieldsView"];
+                };
+            };
+        };
+    };
+    put: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SystemForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Listed"][];
                 };
             };
         };

@@ -2,6 +2,8 @@
   import JobScreen from './JobScreen.svelte';
   import KeysHelp from './KeysHelp.svelte';
   import Rack from '../rack/Rack.svelte';
+  import Systems from '../stage/system/Systems.svelte';
+  import Practices from '../stage/practice/Practices.svelte';
   import Instruments from '../stage/instrument/Instruments.svelte';
   import Shelf from '../stage/product/Shelf.svelte';
   import { appClock } from './clock.svelte';
@@ -31,6 +33,10 @@
   <Rack />
 {:else if route.at === 'shelf'}
   <Shelf slug={route.slug} />
+{:else if route.at === 'systems'}
+  <Systems id={route.id} />
+{:else if route.at === 'practices'}
+  {#key route.jobId}<Practices jobId={route.jobId} />{/key}
 {:else if route.at === 'instruments'}
   <Instruments id={route.id} />
 {:else}

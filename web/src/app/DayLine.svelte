@@ -56,7 +56,7 @@
             <text {x} y="13">{label === '00:00' ? weekday(new Date(hour), timeZone) : label}</text>
           {/if}
         {/each}
-        {#each placed as bar (bar.clock.label + bar.clock.from)}
+        {#each placed as bar, i (`${bar.clock.label} ${bar.clock.from} ${i}`)}
           <g transform="translate({bar.left} {TOP + bar.row * ROW})">
             <rect
               data-mark={bar.clock.mark}
@@ -78,7 +78,7 @@
     <table>
       <caption>Clocks of this zone</caption>
       <tbody>
-        {#each clocks as c (c.label + c.from)}
+        {#each clocks as c, i (`${c.label} ${c.from} ${i}`)}
           <tr>
             <th scope="row">{c.label}{c.planned ? ', planned' : ''}</th>
             <td>{when(new Date(c.from), timeZone, now)}</td>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { jobFileUrl } from '../api/client';
   import type { JobHead, ZoneHead } from '../api/types';
-  import { jobHref } from './route.svelte';
+  import { jobHref, practicesHref } from './route.svelte';
 
   interface Props {
     job: JobHead;
@@ -30,6 +30,7 @@
     <li><a href={jobHref(job.id, zone.id, 'plan')}>Plan</a></li>
     <li><a href={jobHref(job.id, zone.id, 'log')}>Logbook</a></li>
   {/if}
+  <li><a href={practicesHref(job.id)}>Practices</a></li>
   <li><a href={jobFileUrl(job.id)} download>Export</a></li>
 </ul>
 

@@ -74,7 +74,7 @@
       <p class="next"><Mark mark={next.mark} word={next.word} /> {next.label}</p>
       {#if clocks.length > 0}
         <ul>
-          {#each clocks as c (c.label + c.from)}
+          {#each clocks as c, i (`${c.label} ${c.from} ${i}`)}
             <li>
               <span>{c.label}{c.planned ? ', planned' : ''}</span>
               <span

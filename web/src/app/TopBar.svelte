@@ -53,6 +53,10 @@
       flex-wrap: wrap;
     }
 
+    .actions {
+      flex-wrap: wrap;
+    }
+
     .name {
       align-self: start;
       font-size: 17px;

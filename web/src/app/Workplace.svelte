@@ -5,10 +5,14 @@
   import HistoryStage from '../stage/care/HistoryStage.svelte';
   import ServiceStage from '../stage/care/ServiceStage.svelte';
   import PlanStage from '../stage/floor/PlanStage.svelte';
+  import BatchCard from '../stage/mix/BatchCard.svelte';
+  import BaysStage from '../stage/mix/BaysStage.svelte';
   import LayerStage from '../stage/mix/LayerStage.svelte';
+  import MixStage from '../stage/mix/MixStage.svelte';
   import PrepStage from '../stage/prep/PrepStage.svelte';
   import SurveyStage from '../stage/survey/SurveyStage.svelte';
   import type { JobDesk } from './job.svelte';
+  import { jobHref } from './route.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -64,7 +68,17 @@
   {@const staged = desk.staged(zone, 'layer', chosen)}
   {@const layer = staged?.report.layers[0]}
   {#if staged && layer}
-    {#key layer.id}<LayerStage {desk} {job} zone={staged} {layer} />{/key}
+    {#key layer.id}
+      {#if section === 'batch'}
+        <BatchCard {desk} {job} zone={staged} {layer} back={jobHref(job.id, zone.id, layer.id)} />
+      {:else if section === 'bays'}
+        <BaysStage {job} zone={staged} {layer} />
+      {:else if section === 'mix'}
+        <MixStage {job} zone={staged} {layer} />
+      {:else}
+        <LayerStage {desk} {job} zone={staged} {layer} />
+      {/if}
+    {/key}
   {/if}
 {:else}
   {@const staged = desk.staged(zone, 'service')}

@@ -5,7 +5,9 @@ export type Route =
   | { at: 'job'; jobId: string; zoneId: string; stratum: string; section: string }
   | { at: 'log'; jobId: string; zoneId: string }
   | { at: 'shelf'; slug: string }
-  | { at: 'instruments'; id: string };
+  | { at: 'instruments'; id: string }
+  | { at: 'systems'; id: string }
+  | { at: 'practices'; jobId: string };
 
 /** Where the user is: the hash, so that a link is a place and Back works. */
 class Router {
@@ -34,6 +36,12 @@ export function parse(hash: string): Route {
       ? { at: 'log', jobId: a, zoneId: b }
       : { at: 'job', jobId: a, zoneId: b, stratum: c, section: d };
   }
+  if (head === 'systems') {
+    return { at: 'systems', id: a };
+  }
+  if (head === 'practices') {
+    return { at: 'practices', jobId: a };
+  }
   if (head === 'instruments') {
     return { at: 'instruments', id: a };
   }
@@ -44,6 +52,10 @@ export const rackHref = '#/';
 export const shelfHref = (slug = ''): string =>
   slug ? `#/shelf/${encodeURIComponent(slug)}` : '#/shelf';
 export const instrumentHref = (id = ''): string => (id ? `#/instruments/${id}` : '#/instruments');
+export const systemHref = (id = ''): string =>
+  id ? `#/systems/${encodeURIComponent(id)}` : '#/systems';
+export const practicesHref = (jobId = ''): string =>
+  jobId ? `#/practices/${jobId}` : '#/practices';
 /** @param section a place within a long stage */
 export const jobHref = (jobId: string, zoneId = '', stratum = '', section = ''): string =>
   ['#/job', jobId, zoneId, stratum, section].filter((p) => p !== '').join('/');

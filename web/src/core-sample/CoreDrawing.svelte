@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Stratum } from '../api/types';
-  import Stones from './Stones.svelte';
+  import Below from './Below.svelte';
   import { chips, seedOf, slices } from './draw';
 
   interface Props {
@@ -56,7 +56,7 @@
       />
       {#if slice.stratum.kind === 'SLAB'}
         <g clip-path="url(#{id}-slab)">
-          <Stones {name} {width} top={slice.top} bottom={height + lip} />
+          <Below made={slice.stratum.made} {name} {width} top={slice.top} bottom={height + lip} />
         </g>
       {:else if slice.stratum.kind === 'BROADCAST'}
         {#each chips(seedOf(name), width, slice.top + lip * 0.9, slice.height - 2, 3) as d, i (i)}
@@ -82,6 +82,7 @@
       class="lid"
       data-kind={topReal.stratum.kind}
       data-mark={topReal.stratum.mark}
+      data-made={topReal.stratum.kind === 'SLAB' ? topReal.stratum.made : undefined}
       cx={width / 2}
       cy={topReal.top}
       rx={width / 2}
@@ -167,6 +168,26 @@
 
   .lid[data-kind='SLAB'] {
     fill: var(--concrete-light);
+  }
+
+  .lid[data-made='TILE'] {
+    fill: var(--tile);
+  }
+
+  .lid[data-made='RESILIENT'] {
+    fill: var(--resilient);
+  }
+
+  .lid[data-made='TIMBER'] {
+    fill: var(--timber);
+  }
+
+  .lid[data-made='METAL'] {
+    fill: var(--metal);
+  }
+
+  .lid[data-made='COMPOSITE'] {
+    fill: var(--composite);
   }
 
   .chip-0 {

@@ -2,7 +2,7 @@
   import { jobHref } from '../app/route.svelte';
   import type { Stratum } from '../api/types';
   import Mark from '../parts/Mark.svelte';
-  import Stones from './Stones.svelte';
+  import Below from './Below.svelte';
   import { isReal } from './draw';
 
   interface Props {
@@ -38,7 +38,7 @@
         >
           {#if stratum.kind === 'SLAB'}
             <svg viewBox="0 0 92 52" preserveAspectRatio="xMidYMid slice" aria-hidden="true">
-              <Stones {name} width={92} top={0} bottom={52} />
+              <Below made={stratum.made} {name} width={92} top={0} bottom={52} lying />
             </svg>
           {/if}
         </a>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Stratum } from '../api/types';
   import { isReal } from './draw';
-  import Stones from './Stones.svelte';
+  import Below from './Below.svelte';
 
   interface Props {
     strata: readonly Stratum[];
@@ -21,7 +21,7 @@
 
 <svg viewBox="0 0 {WIDTH} {HIGH}" aria-hidden="true">
   <rect class="slab" width={SLAB} height={HIGH} rx="3" />
-  <Stones {name} width={SLAB} top={0} bottom={HIGH} />
+  <Below made={strata[0]?.made} {name} width={SLAB} top={0} bottom={HIGH} lying />
   {#each layers as stratum, i (stratum.id)}
     <rect
       x={SLAB + 1 + i * each}

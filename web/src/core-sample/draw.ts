@@ -115,6 +115,23 @@ export function stones(
   return paths;
 }
 
+/** Lines along a solid body: growth in timber, the marks of rolling in metal. */
+export function grain(
+  seed: string,
+  width: number,
+  top: number,
+  bottom: number,
+  wavy: boolean,
+): string {
+  const next = random(seedOf(seed));
+  let d = '';
+  for (let y = top + 4; y < bottom; y += 5 + next() * 7) {
+    const dip = wavy ? (next() - 0.5) * 8 : 0;
+    d += `M0 ${y.toFixed(1)}q${(width / 2).toFixed(1)} ${dip.toFixed(1)} ${width} 0`;
+  }
+  return d;
+}
+
 /** Flake thrown into a band: small chips, one path per colour. */
 export function chips(
   seed: number,

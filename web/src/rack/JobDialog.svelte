@@ -33,6 +33,7 @@
     units: 'US',
     setting: 'INDOORS',
     archived: false,
+    practices: {},
   };
 
   // a draft starts from the job as it was when the dialog opened

@@ -4,7 +4,13 @@
   import type { RackItem } from '../api/types';
   import TopBar from '../app/TopBar.svelte';
   import { plainKey } from '../app/keys';
-  import { instrumentHref, jobHref, shelfHref } from '../app/route.svelte';
+  import {
+    instrumentHref,
+    jobHref,
+    practicesHref,
+    shelfHref,
+    systemHref,
+  } from '../app/route.svelte';
   import Button from '../parts/Button.svelte';
   import Trouble from '../parts/Trouble.svelte';
   import JobDialog from './JobDialog.svelte';
@@ -77,7 +83,9 @@
 <TopBar>
   {#snippet actions()}
     <a class="shelf" href={shelfHref()}>Product sheets</a>
+    <a class="shelf" href={systemHref()}>Systems</a>
     <a class="shelf" href={instrumentHref()}>Instruments</a>
+    <a class="shelf" href={practicesHref()}>Practices</a>
     <Button onclick={() => (dialog = 'import')}>Import</Button>
     <Button kind="main" hint="n" onclick={() => (dialog = 'new')}>New job</Button>
   {/snippet}

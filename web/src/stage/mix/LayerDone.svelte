@@ -6,6 +6,8 @@
   import Button from '../../parts/Button.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import FieldEntry from '../../parts/FieldEntry.svelte';
+  import { happened } from '../../parts/time';
+  import Earlier from '../prep/Earlier.svelte';
   import Trouble from '../../parts/Trouble.svelte';
 
   interface Props {
@@ -18,22 +20,32 @@
   let { desk, job, zone, layer }: Props = $props();
   let mixing = $state(false);
   let values = $state<Record<string, string>>({});
+  /** The floor's wall clock, where it was done earlier than now. */
+  let earlier = $state('');
   const sending = new Logging();
-  const fields = $derived(layer.batchFields);
+  /** What every batch is asked for; weights come with the card. */
+  const fields = $derived(layer.batchFields.filter((f) => f.needed));
   const thrown = $derived(layer.role === 'BROADCAST');
+
+  function planned(): string | undefined {
+    const next = zone.batches.next;
+    return fields[0]?.id === 'bags' ? next && String(next.amount.value) : next?.amount.text;
+  }
 
   function start() {
     values = {
-      [fields[0]?.id ?? '']: layer.batching?.eachVolume.text ?? layer.split?.each.text ?? '',
-      area: layer.batching?.eachArea.text ?? '',
+      [fields[0]?.id ?? '']: planned() ?? zone.batches.split?.each.text ?? '',
+      area: zone.batches.next?.run.area.text ?? '',
     };
     mixing = true;
   }
 
   async function log(kind: 'BATCH' | 'COAT') {
     const found = kind === 'BATCH' ? { ...values } : {};
-    if (await sending.write(desk, zone.id, kind, layer.id, { values: found })) {
+    const more = { values: found, ...happened(earlier, job.facts.timeZone) };
+    if (await sending.write(desk, zone.id, kind, layer.id, more)) {
       mixing = false;
+      earlier = '';
     }
   }
 </script>
@@ -42,9 +54,17 @@
   {#if layer.started !== 'COATED'}
     <Trouble
       problem={sending.problem}
-      shown={['by', 'note', ...fields.map((f) => `values.${f.id}`)]}
+      shown={['by', 'at', 'note', ...fields.map((f) => `values.${f.id}`)]}
     />
-    <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
+    <div class="who">
+      <TextEntry
+        label="By"
+        fault={sending.fault('by')}
+        bind:value={sending.by}
+        autocomplete="name"
+      />
+      <Earlier timeZone={job.facts.timeZone} fault={sending.fault('at')} bind:value={earlier} />
+    </div>
     <WhyEntry {sending} asked={layer.asksReason} />
     {#if mixing}
       {#each fields as field (field.id)}
@@ -75,8 +95,8 @@
   {#if layer.batchesLogged > 0}
     <p>
       {layer.batchesLogged}
-      {layer.batchesLogged === 1 ? 'batch' : 'batches'} logged{layer.batching
-        ? ` of ${layer.batching.count.value}`
+      {layer.batchesLogged === 1 ? 'batch' : 'batches'} logged{zone.batches.plan
+        ? ` of ${zone.batches.plan.count.value}`
         : ''}.
     </p>
   {/if}
@@ -85,6 +105,12 @@
 <style>
   section {
     margin-block-start: 14px;
+  }
+
+  .who {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
+    gap: 0 16px;
   }
 
   .buttons {

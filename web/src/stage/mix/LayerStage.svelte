@@ -9,7 +9,7 @@
   import { jobHref, shelfHref } from '../../app/route.svelte';
   import StagingList from '../prep/StagingList.svelte';
   import StepRow from '../prep/StepRow.svelte';
-  import BatchTable from './BatchTable.svelte';
+  import BatchList from './BatchList.svelte';
   import ClockLadder from './ClockLadder.svelte';
   import KitList from './KitList.svelte';
   import LayerColour from './LayerColour.svelte';
@@ -89,17 +89,21 @@
       <dd><FigureButton figure={layer.dry} size="big" /></dd>
       <dd class="also">{layer.dry.also}</dd>
     </div>{/if}
-  {#if layer.split}
+  {#if zone.batches.split}
     <div>
       <dt>bays</dt>
       <dd>
-        <FigureButton figure={layer.split.bays} text={String(layer.split.bays.value)} size="big" />
+        <FigureButton
+          figure={zone.batches.split.bays}
+          text={String(zone.batches.split.bays.value)}
+          size="big"
+        />
       </dd>
     </div>
     <div>
       <dt>for each bay</dt>
-      <dd><FigureButton figure={layer.split.each} size="big" /></dd>
-      <dd class="also">{layer.split.each.also}</dd>
+      <dd><FigureButton figure={zone.batches.split.each} size="big" /></dd>
+      <dd class="also">{zone.batches.split.each.also}</dd>
     </div>
   {/if}
 </dl>
@@ -123,20 +127,20 @@
         />
       {/each}
     </ol>
-    {#if layer.batching}
-      <BatchTable batching={layer.batching} clocks={layer.clocks} mixing={layer.mixing} />
-    {:else if layer.split}
+    {#if zone.batches.split}
       <section>
         <h2>Split the flake first</h2>
         <p>
-          Weigh it out into {layer.split.bays.value} equal parts before the first stir, one for each bay.
-          Throw upward and let it fall; not at spots.
+          Weigh it out into {zone.batches.split.bays.value} equal parts before the first stir, one for
+          each bay. Throw upward and let it fall; not at spots.
         </p>
       </section>
+    {:else if layer.role !== 'BROADCAST'}
+      <BatchList {job} {zone} {layer} />
     {:else}
       <section>
         <h2>Batches</h2>
-        <p>{layer.whyNoBatches}</p>
+        <p>{zone.batches.whyNot}</p>
       </section>
     {/if}
     <LayerUsed {zone} {layer} />

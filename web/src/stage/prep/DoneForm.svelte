@@ -8,7 +8,8 @@
   import FieldEntry from '../../parts/FieldEntry.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
-  import { when } from '../../parts/time';
+  import { happened, when } from '../../parts/time';
+  import Earlier from './Earlier.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -21,6 +22,8 @@
   let { desk, job, zone, step, sheet }: Props = $props();
   let open = $state(false);
   let values = $state<Record<string, string>>({});
+  /** The floor's wall clock, where it was done earlier than now. */
+  let earlier = $state('');
   const sending = new Logging();
 
   function begin() {
@@ -34,8 +37,10 @@
   async function save(event: SubmitEvent) {
     event.preventDefault();
     const typed = Object.fromEntries(sheet.fields.map((f) => [f.id, values[f.id] ?? '']));
-    if (await sending.write(desk, zone.id, 'DONE', step.id, { values: typed })) {
+    const more = { values: typed, ...happened(earlier, job.facts.timeZone) };
+    if (await sending.write(desk, zone.id, 'DONE', step.id, more)) {
       open = false;
+      earlier = '';
     }
   }
 </script>
@@ -56,7 +61,7 @@
   <form onsubmit={save} novalidate>
     <Trouble
       problem={sending.problem}
-      shown={['by', 'note', ...sheet.fields.map((f) => `values.${f.id}`)]}
+      shown={['by', 'at', 'note', ...sheet.fields.map((f) => `values.${f.id}`)]}
     />
     <WhyEntry {sending} />
     <div class="grid">
@@ -74,6 +79,7 @@
         bind:value={sending.by}
         autocomplete="name"
       />
+      <Earlier timeZone={job.facts.timeZone} fault={sending.fault('at')} bind:value={earlier} />
     </div>
     <p class="soft">With the hours, the crew's own pace is learned from it.</p>
     <Button kind="main" type="submit" disabled={sending.busy}>Save as done</Button>

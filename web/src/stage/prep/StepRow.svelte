@@ -147,7 +147,7 @@
     margin-block: 8px;
   }
 
-  .acts > :global(:is(p, form, div)) {
+  .acts > :global(:is(p, form, div, section)) {
     flex-basis: 100%;
   }
 

@@ -1,13 +1,15 @@
 <script lang="ts">
   import { ApiProblem, asProblem } from '../../api/call';
   import { readSheetFile, sheetFields, sheetFileUrl, shelf } from '../../api/client';
-  import type { SheetFieldsView, SheetForm, SheetView } from '../../api/types';
+  import type { SheetFieldsView, SheetForm, SheetView, Units } from '../../api/types';
   import TopBar from '../../app/TopBar.svelte';
   import { go, shelfHref } from '../../app/route.svelte';
   import FilePick from '../../parts/FilePick.svelte';
+  import Fold from '../../parts/Fold.svelte';
   import SideList from '../../parts/SideList.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import SheetEditor from './SheetEditor.svelte';
+  import SheetMix from './SheetMix.svelte';
   import { blankSheet } from './sheet';
 
   let { slug }: { slug: string } = $props();
@@ -93,6 +95,11 @@
       <a href={sheetFileUrl(slug, 'json')} download>JSON</a>
       or <a href={sheetFileUrl(slug, 'csv')} download>CSV</a>
     </p>
+    {#if chosen.form.kind !== 'BROADCAST' && chosen.role !== 'BROADCAST'}
+      <Fold title="Mix some of it: a sample, half a kit, thinned">
+        {#key `${slug} ${edition}`}<SheetMix {slug} units={chosen.form.units as Units} />{/key}
+      </Fold>
+    {/if}
     {#key `${slug} ${edition}`}<SheetEditor
         {fields}
         form={chosen.form}

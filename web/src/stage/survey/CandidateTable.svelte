@@ -3,6 +3,7 @@
   import { candidates } from '../../api/client';
   import type { CandidateReport, JobHead, SurveyZone } from '../../api/types';
   import { jobHref } from '../../app/route.svelte';
+  import Fold from '../../parts/Fold.svelte';
   import Mark from '../../parts/Mark.svelte';
   import Trouble from '../../parts/Trouble.svelte';
 
@@ -24,6 +25,8 @@
     );
   });
 
+  const others = $derived(told.filter((c) => !c.meant));
+
   const list = (tests: readonly string[]) =>
     tests.length < 2
       ? tests.join('')
@@ -41,25 +44,34 @@
   };
 </script>
 
+{#snippet row(c: CandidateReport)}
+  <li>
+    <Mark mark={c.verdict} />
+    <div>
+      <h3>{c.title}</h3>
+      <p class="asks">{c.limits}. {c.note}</p>
+    </div>
+    <div>
+      <p>{c.summary}</p>
+      {#if settles(c)}<p class="settles">{settles(c)}</p>{/if}
+    </div>
+  </li>
+{/snippet}
+
 <section aria-labelledby="candidates-head">
   <h2 id="candidates-head">What could go on this floor</h2>
   <p><a href={jobHref(job.id, zone.id, 'choices')}>Weigh them by what is needed</a></p>
   <Trouble {problem} />
   <ul>
-    {#each told as c (c.id)}
-      <li>
-        <Mark mark={c.verdict} />
-        <div>
-          <h3>{c.title}</h3>
-          <p class="asks">{c.limits}. {c.note}</p>
-        </div>
-        <div>
-          <p>{c.summary}</p>
-          {#if settles(c)}<p class="settles">{settles(c)}</p>{/if}
-        </div>
-      </li>
-    {/each}
+    {#each told.filter((c) => c.meant) as c (c.id)}{@render row(c)}{/each}
   </ul>
+  {#if others.length > 0}
+    <Fold title="Meant for other uses" count={others.length}>
+      <ul>
+        {#each others as c (c.id)}{@render row(c)}{/each}
+      </ul>
+    </Fold>
+  {/if}
 </section>
 
 <style>

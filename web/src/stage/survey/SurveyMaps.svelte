@@ -2,22 +2,22 @@
   import { type ApiProblem, asProblem } from '../../api/call';
   import { maps } from '../../api/client';
   import type { JobHead, SurveyMap, SurveyZone } from '../../api/types';
+  import Picks from '../../parts/Picks.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { inDrawing, sketch } from '../floor/sketch';
 
   interface Props {
     job: JobHead;
     zone: SurveyZone;
-    /** Says how many there are. */
-    onfound: (maps: number) => void;
   }
 
-  let { job, zone, onfound }: Props = $props();
+  let { job, zone }: Props = $props();
 
   const WIDTH = 620;
   const id = $props.id();
 
-  let told = $state.raw<readonly SurveyMap[]>([]);
+  /** Nothing until the answer is there. */
+  let told = $state.raw<readonly SurveyMap[] | null>(null);
   let problem = $state.raw<ApiProblem | null>(null);
   let method = $state('');
   let under = $state.raw<{ x: number; y: number; words: string } | null>(null);
@@ -32,7 +32,7 @@
     ]),
   );
   const shown = $derived(
-    told.find((m) => m.method === method) ?? told.find((m) => m.grid) ?? told[0],
+    told?.find((m) => m.method === method) ?? told?.find((m) => m.grid) ?? told?.[0],
   );
   const outline = $derived(zone.report.outline.corners);
   const drawn = $derived(sketch(outline, WIDTH, 380, 20));
@@ -40,10 +40,7 @@
   $effect(() => {
     if (facts) {
       maps({ jobId: job.id, zoneId: zone.id }).then(
-        (m) => {
-          told = m;
-          onfound(m.length);
-        },
+        (m) => (told = m),
         (e: unknown) => (problem = asProblem(e)),
       );
     }
@@ -99,19 +96,21 @@
   }
 </script>
 
-{#if told.length > 0 && shown}
-  <section aria-labelledby="{id}-head">
-    <h2 id="{id}-head">Maps</h2>
-    <Trouble {problem} />
-    <div class="picks" role="group" aria-label="What is mapped">
-      {#each told as m (m.method)}
-        <button
-          type="button"
-          aria-pressed={m.method === shown.method}
-          onclick={() => (method = m.method)}>{m.title}</button
-        >
-      {/each}
-    </div>
+<section aria-labelledby="{id}-head">
+  <h2 id="{id}-head">Maps</h2>
+  <Trouble {problem} />
+  {#if told?.length === 0}
+    <p>
+      Nothing to draw yet: readings of moisture and of pH, and the heights of a room, are spread
+      over the floor here.
+    </p>
+  {:else if told && shown}
+    <Picks
+      label="What is mapped"
+      choices={told.map((m) => ({ id: m.method, label: m.title }))}
+      picked={shown.method}
+      onpick={(id) => (method = id)}
+    />
     {#if !grid}
       <p>{shown.refusal}</p>
     {:else}
@@ -181,8 +180,8 @@
         </div>
       </div>
     {/if}
-  </section>
-{/if}
+  {/if}
+</section>
 
 <style>
   section {
@@ -192,26 +191,6 @@
   h2 {
     font-size: 20px;
     margin-block-end: 8px;
-  }
-
-  .picks {
-    display: flex;
-    flex-wrap: wrap;
-    margin-block-end: 10px;
-  }
-
-  .picks button {
-    min-block-size: var(--tap);
-    padding: 0 12px;
-    border: 0;
-    border-block-end: 3px solid transparent;
-    background: none;
-    font-weight: 600;
-    cursor: pointer;
-  }
-
-  .picks button[aria-pressed='true'] {
-    border-color: var(--chalk);
   }
 
   .columns {

@@ -40,12 +40,11 @@
   /** What is neither asked for nor taken is found under New reading. */
   const tallies = $derived(judged.tallies.filter((t) => t.required || t.taken > 0));
   const probed = $derived(judged.entries.some((e) => e.reading.method === 'in-slab-rh'));
-  let maps = $state(0);
   const places = $derived([
     { id: 'against', label: 'What stands against it' },
     { id: 'floor', label: 'Floor and tests' },
     { id: 'candidates', label: 'What could go on it' },
-    ...(maps > 0 ? [{ id: 'maps', label: 'Maps' }] : []),
+    { id: 'maps', label: 'Maps' },
     ...(probed ? [{ id: 'drying', label: 'Dry-down' }] : []),
     { id: 'readings', label: 'Readings' },
     { id: 'files', label: 'Paper and files' },
@@ -136,7 +135,7 @@
 </div>
 
 <div id="at-candidates"><CandidateTable {job} {zone} /></div>
-<div id="at-maps"><SurveyMaps {job} {zone} onfound={(n) => (maps = n)} /></div>
+<div id="at-maps"><SurveyMaps {job} {zone} /></div>
 {#if probed}<div id="at-drying"><DryDown {job} {zone} /></div>{/if}
 <div id="at-readings"><ReadingsTable {desk} {job} {zone} /></div>
 <div id="at-files"><SurveyFiles {desk} {job} /></div>

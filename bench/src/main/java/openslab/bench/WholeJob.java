@@ -45,7 +45,7 @@ public class WholeJob {
             .toList();
 
     private static FloorSystem system(String id) {
-        var layer = new FloorSystem.Layer("primer", "Primer", LayerRole.PRIMER, "primer", "", "");
+        var layer = new FloorSystem.Layer("primer", "Primer", LayerRole.PRIMER, "primer", "", "", "");
         return new FloorSystem(
                 id,
                 id,

@@ -187,6 +187,8 @@ public class MeasureTest extends OnTheDemo {
         if (put.count() > 0) {
             put.click();
         }
+        // the plan is there, and what is done next is done on it
+        length(page, "A–B").waitFor();
         return page;
     }
 

@@ -22,21 +22,22 @@ public class Shots {
             job(app, page, "Boat-repair");
             page.getByText("2.90 lb").first().click();
             shoot(page, "verdict-working");
-            page.keyboard().press("n");
             var hands = new Hands(page);
-            hands.dialog()
-                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Calcium chloride"))
-                    .click();
-            shoot(page, "reading");
             job(app, page, "Boat-repair");
             hands.climbTo("Body coat");
             shoot(page, "mix");
+            hands.climbTo("Clear coat");
+            page.getByText("Walk it bay by bay").click();
+            page.getByLabel("The bay").waitFor();
+            shoot(page, "bays");
+            page.getByText("Mix batch 1 for it").click();
+            hands.press("Begin batch 1");
+            page.getByText("It shows that").waitFor();
+            shoot(page, "card");
+            job(app, page, "Boat-repair");
             page.keyboard().press("p");
             page.getByLabel("Corner B: arrows move it").waitFor();
             shoot(page, "plan");
-            hands.press("Slipway apron");
-            page.getByLabel("Corner Q: arrows move it").waitFor();
-            shoot(page, "plan-levels");
             job(app, page, "School boiler");
             page.getByRole(AriaRole.NAVIGATION)
                     .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Urethane"))
@@ -57,10 +58,6 @@ public class Shots {
             page.getByText("Weigh them by what is needed").click();
             page.getByText("In this order").waitFor();
             shoot(page, "choices");
-            page.navigate(app.address + "/#/instruments");
-            page.getByText("Logger 4").click();
-            page.getByText("673 samples").first().waitFor();
-            shoot(page, "instrument");
             job(app, page, "Bakery");
             hands.climbTo("Preparation");
             page.getByText("Degreaser: 1 part into 20").last().waitFor();
@@ -77,6 +74,10 @@ public class Shots {
             page.navigate(app.address + "/#/shelf/epoxy-body-coat");
             page.getByLabel("Spread rate, one coat").waitFor();
             shoot(page, "sheet");
+            page.navigate(app.address + "/#/practices");
+            page.locator("label:has-text('thinner part wets')").click();
+            page.locator("aside section").first().waitFor();
+            shoot(page, "practices");
             Page phone = app.page(390, 844);
             job(app, phone, "Old tram shed");
             shoot(phone, "phone-survey");

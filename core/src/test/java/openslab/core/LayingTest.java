@@ -20,11 +20,11 @@ import openslab.core.course.Wait;
 import openslab.core.job.BuildUpGuard;
 import openslab.core.job.Conduct;
 import openslab.core.job.LayerChoice;
+import openslab.core.job.LayerMoisture;
 import openslab.core.job.LayerReport;
 import openslab.core.job.LogEntry;
 import openslab.core.job.LogGuard;
 import openslab.core.job.Mark;
-import openslab.core.mix.Crew;
 import openslab.core.mix.TakeOff;
 import openslab.core.mix.Used;
 import openslab.core.product.Broadcast;
@@ -47,6 +47,7 @@ import openslab.core.system.LayStep;
 import openslab.core.system.LayUp;
 import openslab.core.system.LayWait;
 import openslab.core.system.LayWorks;
+import openslab.core.system.LayerChecks;
 import openslab.core.system.Way;
 import openslab.core.system.Ways;
 import org.testng.annotations.DataProvider;
@@ -76,8 +77,7 @@ public class LayingTest {
         assertEquals(Unit.SQUARE_FOOT.fromBase(powder.bagM2()), 21.6, 1e-9);
         // 216 ft² are ten bags, and a tenth on top
         double m2 = Unit.SQUARE_FOOT.toBase(216);
-        assertEquals(
-                Unit.POUND.fromBase(TakeOff.of(m2, powder, Crew.DEFAULT, METRIC).value()), 550, 1e-6);
+        assertEquals(Unit.POUND.fromBase(TakeOff.of(m2, powder, 0.1, METRIC).value()), 550, 1e-6);
         assertEquals(Film.of(powder, METRIC).orElseThrow().value(), 6350, 1e-6);
         assertThrows(IllegalArgumentException.class, () -> powder.at(Unit.INCH.toBase(0.75)));
     }
@@ -108,7 +108,7 @@ public class LayingTest {
     @Test
     public void what_is_thrown_is_weighed_against_the_plan() {
         var flake = new Broadcast(0.6, true);
-        var planned = TakeOff.of(80, flake, Crew.DEFAULT, METRIC);
+        var planned = TakeOff.of(80, flake, 0.1, METRIC);
         // 52.8 kg planned; 24 kg over 30 m² are 0.8 kg/m²: the other 50 m² take 40, and 28.8 are left
         Used used = Used.of(List.of(new Used.Batch(24, 30)), planned, 80, flake, METRIC)
                 .orElseThrow();
@@ -400,5 +400,20 @@ public class LayingTest {
                 new SlabHistory(List.of()));
         assertEquals(course.misfits().size(), 1);
         assertEquals(course.misfits().get(0).kind(), Course.Misfit.Kind.EARLY);
+    }
+
+    /** 80 % in the slab: each coat that takes less says so itself; over a barrier that shields, none does. */
+    @Test
+    public void moisture_is_held_against_each_layer_by_itself() {
+        Stories wet = new Stories()
+                .surveyed()
+                .reading(3, "in-slab-rh", "A", "rh=80 % depth=40 mm thickness=100 mm drying=one wait=24 h");
+        List<LayerChecks.LayerCheck> told = LayerMoisture.of(wet.facts(), UnitSystem.METRIC, Stories.moment(4));
+        assertEquals(
+                told.stream().map(c -> c.layer() + " " + c.rule()).toList(),
+                List.of("primer in-slab-rh", "body in-slab-rh", "clear in-slab-rh"));
+        assertTrue(told.get(0).words().contains("80"), told.get(0).words());
+        assertEquals(
+                LayerMoisture.of(new Stories().surveyed().facts(), UnitSystem.METRIC, Stories.moment(4)), List.of());
     }
 }

@@ -23,7 +23,8 @@ import openslab.core.cure.Spell;
 import openslab.core.floor.Ell;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shapes;
-import openslab.core.mix.Batching;
+import openslab.core.mix.BatchPlan;
+import openslab.core.mix.Bay;
 import openslab.core.mix.Buying;
 import openslab.core.mix.Crew;
 import openslab.core.mix.FlakeSplit;
@@ -38,7 +39,6 @@ import openslab.core.product.OnePart;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.Spread;
 import openslab.core.product.TemperatureCurve;
-import openslab.core.product.TwoPart;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Source;
@@ -262,66 +262,18 @@ public class MixAndCureTest {
     }
 
     @Test
-    public void batches_fit_the_pot_life_and_add_up() {
-        // by hand: 100 m² at 1 m²/min, pot life 40 min, four fifths of it: 32 m² a batch, so 4 batches of 25 m²;
-        // 25 / 4 m²/L · 1.1 = 6.875 L, of which A is two thirds 4.5833 L = 5.1792 kg at 1.13, B 2.2917 L = 2.3375 kg at
-        // 1.02
-        var liquid = Stories.twoPart(2, 1.13, 1.02, 4, TwoPart.First.B);
-        var sheet = Stories.liquid("Body", LayerRole.BODY, 4, Map.of());
-        Figure life = CureTime.of(sheet, Clock.POT_LIFE, 20, US).minutes().orElseThrow();
-        Batching plan = Batching.plan(100, liquid, life, Crew.DEFAULT, US);
-        assertEquals(plan.count().value(), 4);
-        assertEquals(plan.eachArea().value(), 25, 1e-9);
-        assertEquals(plan.eachVolume().value(), 6.875, 1e-9);
-        assertEquals(plan.parts().get(0).volume().value(), 4.58333, 0.00001);
-        assertEquals(plan.parts().get(0).mass().value(), 5.17917, 0.00001);
-        assertEquals(plan.parts().get(1).mass().value(), 2.33750, 0.00001);
-        assertEquals(plan.parts().get(1).usVolume().value(), 77.49, 0.01);
-        // B goes in first, the scale then shows B alone, then both
-        assertEquals(plan.scale().get(0).part(), "B");
-        assertEquals(plan.scale().get(0).mass().value(), 2.33750, 0.00001);
-        assertEquals(plan.scale().get(1).mass().value(), 7.51667, 0.00001);
-        Figure whole = TakeOff.volume(100, liquid, Crew.DEFAULT, US);
-        assertEquals(whole.value(), 4 * plan.eachVolume().value(), 1e-9);
-    }
-
-    @Test
-    public void no_batch_outlives_its_pot_life() {
-        var random = new Random(3);
-        for (int i = 0; i < 500; i++) {
-            var liquid = Stories.twoPart(1 + random.nextInt(3), 1.1, 1.0, 2 + 8 * random.nextDouble(), TwoPart.First.A);
-            var crew = new Crew(0.2 + 2 * random.nextDouble(), 0.3 + 0.7 * random.nextDouble(), 0.1);
-            double area = 1 + 500 * random.nextDouble();
-            var sheet = Stories.liquid("Body", LayerRole.BODY, 4, Map.of());
-            Figure life = CureTime.of(sheet, Clock.POT_LIFE, 10 + 20 * random.nextDouble(), US)
-                    .minutes()
-                    .orElseThrow();
-            Batching plan = Batching.plan(area, liquid, life, crew, US);
-            double minutes = plan.eachArea().value() / crew.paceM2PerMin();
-            assertTrue(minutes <= life.value() * crew.potLifeShare() * (1 + 1e-6));
-            double parts =
-                    plan.parts().stream().mapToDouble(p -> p.volume().value()).sum();
-            assertEquals(parts, plan.eachVolume().value(), 1e-9);
-        }
-    }
-
-    @Test
     public void flake_is_split_into_equal_bays() {
         // STANDARDS 11.3: 500 ft² at 0.12 lb/ft² is 60 lb, two boxes of 40; over 3 bays 20 lb each, allowance left out
-        var crew = new Crew(1, 0.8, 0);
+        var crew = new Crew(1, 0.8, 0, 1000);
         var flake = new Broadcast(Unit.POUND_PER_SQUARE_FOOT.toBase(0.12), true);
         double areaM2 = Unit.SQUARE_FOOT.toBase(500);
-        Figure amount = TakeOff.mass(areaM2, flake, crew, US);
+        Figure amount = TakeOff.mass(areaM2, flake, crew.allowance(), US);
         assertEquals(Unit.POUND.fromBase(amount.base()), 60, 1e-9);
         var box = List.of(new Kit("box", Unit.POUND.toBase(40), 12_800));
         assertEquals(KitCover.of(amount.value(), box).kits().get(0).count(), 2);
-        var life = CureTime.of(Stories.liquid("B", LayerRole.BODY, 4, Map.of()), Clock.POT_LIFE, 20, US);
-        var bays = Batching.plan(
-                        90,
-                        Stories.twoPart(2, 1, 1, 4, TwoPart.First.A),
-                        life.minutes().orElseThrow(),
-                        Crew.DEFAULT,
-                        US)
+        var body = Stories.liquid("B", LayerRole.BODY, 4, Map.of());
+        var life = CureTime.of(body, Clock.POT_LIFE, 20, US);
+        var bays = BatchPlan.of(List.of(Bay.whole(90)), body, life.minutes(), crew, US)
                 .count();
         assertEquals(
                 Unit.POUND.fromBase(

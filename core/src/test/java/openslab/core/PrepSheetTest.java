@@ -274,6 +274,7 @@ public class PrepSheetTest {
                         "hand-grind",
                         "grind",
                         "tell",
+                        "prime-patch",
                         "patch.1",
                         "chase",
                         "fill.1",

@@ -133,7 +133,8 @@ public class PrepTest {
     @Test(dataProvider = "gates")
     public void a_gate_passes_what_it_says(String id, String values, boolean passes) {
         var need = new ProfileNeed(2, 3, Source.ours("test"));
-        Condition any = Condition.of(new Stories().facts().survey(), Substrate.BARE_CONCRETE, Ground.BARE);
+        Condition any =
+                Condition.of(new Stories().facts().survey(), Substrate.BARE_CONCRETE, Ground.BARE, Optional.empty());
         Gate gate = PrepMethods.ALL.stream()
                 .flatMap(m -> m.steps(any, need).stream())
                 .flatMap(s -> s.gate().stream())

@@ -27,6 +27,7 @@ import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.mix.Crew;
+import openslab.core.practice.Practices;
 import openslab.core.prep.SiteLimits;
 import openslab.core.prep.repair.PatchLimits;
 import openslab.core.product.Advice;
@@ -61,6 +62,7 @@ public final class Stories {
     private final List<LogEntry> log = new ArrayList<>();
     private final List<Doubt> planDoubts = new ArrayList<>();
     private Flaws flaws = Flaws.NONE;
+    private Practices practices = Practices.USUAL;
     private SiteLimits site = new SiteLimits(true, true);
     private Substrate substrate = Substrate.BARE_CONCRETE;
     private Shape shape = new Rectangle(10, 8);
@@ -329,6 +331,12 @@ public final class Stories {
         return this;
     }
 
+    /** @param schools a question's id and the name of a school: "fans=NEVER" */
+    public Stories following(String schools) {
+        practices = Practices.read("practices", typed(schools));
+        return this;
+    }
+
     /** What the plan has to be made good. */
     public Stories flawed(Flaws found) {
         flaws = found;
@@ -374,7 +382,7 @@ public final class Stories {
                 use,
                 exposure,
                 site,
-                new ZoneFields.Settings(Crew.DEFAULT, planSlabC, PatchLimits.DEFAULT),
+                new ZoneFields.Settings(Crew.DEFAULT, planSlabC, PatchLimits.DEFAULT, practices),
                 cycles,
                 log);
     }

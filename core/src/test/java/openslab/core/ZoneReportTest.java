@@ -8,14 +8,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import openslab.core.floor.Ell;
+import openslab.core.job.LayerBatches;
 import openslab.core.job.LayerReport;
 import openslab.core.job.Mark;
 import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
 import openslab.core.job.ZoneReport;
+import openslab.core.mix.Bay;
 import openslab.core.product.Clock;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Line;
+import openslab.core.quantity.UnitSystem;
 import org.testng.annotations.Test;
 
 /** The whole story of a floor, from bare to due again. Times by hand from the test sheets at 20 °C: see {@link Stories}. */
@@ -146,12 +149,24 @@ public class ZoneReportTest {
 
     @Test
     public void without_a_slab_temperature_nothing_is_timed_and_it_says_why() {
-        var report = new Stories().at(0);
+        var story = new Stories();
+        var report = story.at(0);
         LayerReport primer = report.layers().get(0);
-        assertTrue(primer.batching().isEmpty());
-        assertEquals(primer.whyNoBatches(), "No slab temperature is known: read air and slab first.");
-        assertEquals(report.layers().get(2).whyNoBatches(), "The layer below has no batches yet to split it by.");
+        assertEquals(batches(story, 0, 0).whyNot(), "No slab temperature is known: read air and slab first.");
+        assertTrue(batches(story, 0, 0).plan().isEmpty());
+        assertEquals(batches(story, 2, 0).whyNot(), "The layer below has no batches yet to split it by.");
         assertTrue(primer.amount().value() > 0, "what it takes is known all the same");
+    }
+
+    private static LayerBatches batches(Stories story, int layer, double hours) {
+        var report = story.at(hours);
+        return LayerBatches.of(
+                story.facts(),
+                report.layers().get(layer),
+                report.layers(),
+                m2 -> List.of(Bay.whole(report.area().base())),
+                UnitSystem.US,
+                Stories.moment(hours));
     }
 
     @Test

@@ -16,11 +16,14 @@ import openslab.core.choose.Reason;
 import openslab.core.choose.Weighed;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
+import openslab.core.practice.Place;
+import openslab.core.practice.Practices;
 import openslab.core.product.Chemistry;
 import openslab.core.product.Exposure;
 import openslab.core.product.LayerRole;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.Suits;
+import openslab.core.product.Tone;
 import openslab.core.product.TwoPart;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Verdict;
@@ -67,7 +70,9 @@ public class CatalogueTest {
     public void all_twenty_ways_of_the_trade_are_there() {
         assertTrue(systems.all().size() >= 24, "24 systems: the trade's twenty, and four of the first days");
         assertEquals(
-                app.bean(Candidates.class).all().size(),
+                app.bean(Candidates.class)
+                        .of(Practices.USUAL, Place.at(Exposure.INDOORS))
+                        .size(),
                 systems.all().size(),
                 "each of sheets that stand on the shelf");
     }
@@ -77,7 +82,7 @@ public class CatalogueTest {
     public void every_system_on_every_floor_is_offered_or_refused_with_its_rule() {
         var offered = new TreeSet<String>();
         int refused = 0;
-        for (Candidate candidate : app.bean(Candidates.class).all()) {
+        for (Candidate candidate : app.bean(Candidates.class).of(Practices.USUAL, Place.at(Exposure.INDOORS))) {
             for (Substrate substrate : Substrate.values()) {
                 for (Use use : Use.values()) {
                     for (Exposure exposure : Exposure.values()) {
@@ -109,7 +114,7 @@ public class CatalogueTest {
     @Test
     public void every_sheet_on_every_floor_lies_there_or_is_told_why_not() {
         for (ProductSheet sheet : sheets.values()) {
-            var layer = new LayerChecks.Layer("one", "One", sheet, sheet);
+            var layer = new LayerChecks.Layer("one", "One", sheet, sheet, Optional.empty());
             for (Substrate substrate : Substrate.values()) {
                 for (Exposure exposure : Exposure.values()) {
                     var checks = LayerChecks.of(List.of(layer), substrate, exposure, UnitSystem.METRIC);
@@ -135,7 +140,8 @@ public class CatalogueTest {
     public void nothing_that_ships_stands_against_itself(String id) {
         FloorSystem system = systems.find(id).orElseThrow();
         List<LayerChecks.Layer> layers = system.layers().stream()
-                .map(l -> new LayerChecks.Layer(l.id(), l.title(), sheets.get(l.sheet()), sheets.get(l.sheet())))
+                .map(l -> new LayerChecks.Layer(
+                        l.id(), l.title(), sheets.get(l.sheet()), sheets.get(l.sheet()), Optional.empty()))
                 .toList();
         ProductSheet top = layers.stream()
                 .map(LayerChecks.Layer::sheet)
@@ -278,5 +284,23 @@ public class CatalogueTest {
                 assertEquals(sheet.broadcast().isPresent(), thrown, system.id() + " " + layer.id());
             }
         }
+    }
+
+    /** TRADE 8: lighter colour first; what is seen through never covers what is darker. */
+    @Test
+    public void light_over_dark_is_told_where_it_is_seen_through() {
+        assertEquals(rules("acid-stain", Tone.DARK, "acetone-dye", Tone.LIGHT).contains("dark-over-light"), true);
+        assertEquals(rules("acid-stain", Tone.LIGHT, "acetone-dye", Tone.DARK).contains("dark-over-light"), false);
+        assertEquals(rules("acid-stain", Tone.DARK, "acetone-dye", Tone.DARK).contains("dark-over-light"), false);
+        assertEquals(rules("tile-base", Tone.DARK, "tile-base", Tone.LIGHT).contains("dark-over-light"), false);
+    }
+
+    private List<String> rules(String below, Tone dark, String above, Tone light) {
+        var layers = List.of(
+                new LayerChecks.Layer("below", "Below", sheets.get(below), sheets.get(below), Optional.of(dark)),
+                new LayerChecks.Layer("above", "Above", sheets.get(above), sheets.get(above), Optional.of(light)));
+        return LayerChecks.of(layers, Substrate.BARE_CONCRETE, Exposure.INDOORS, UnitSystem.US).stream()
+                .map(LayerChecks.LayerCheck::rule)
+                .toList();
     }
 }

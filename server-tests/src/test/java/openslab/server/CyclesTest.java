@@ -16,6 +16,7 @@ import java.util.zip.GZIPInputStream;
 import openslab.server.App.Floor;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -253,15 +254,21 @@ public class CyclesTest {
         }
     }
 
+    /** From before there were needs, and from before there were practices. */
+    @DataProvider
+    Object[][] lately() {
+        return new Object[][] {{"job-file-6.json"}, {"job-file-7.json"}};
+    }
+
     /** Nothing but the number changed for it. */
-    @Test
-    public void a_file_from_before_there_were_needs_is_read() {
-        JsonNode file = JSON.readTree(kept("job-file-6.json"));
+    @Test(dataProvider = "lately")
+    public void a_file_of_lately_is_read(String name) {
+        JsonNode file = JSON.readTree(kept(name));
         App.Answer taken = app.post("/api/job-files", file);
         assertEquals(taken.status(), 201, taken.text());
         JsonNode again = app.get("/api/job-files/" + taken.body().path("jobId").asString())
                 .body();
-        assertEquals(again.path("formatVersion").asInt(), 7);
+        assertEquals(again.path("formatVersion").asInt(), 8);
         assertEquals(again.path("zones"), file.path("zones"));
         assertEquals(again.path("sheets"), file.path("sheets"));
     }
@@ -273,7 +280,7 @@ public class CyclesTest {
         assertEquals(taken.status(), 201, taken.text());
         String id = taken.body().path("jobId").asString();
         JsonNode again = app.get("/api/job-files/" + id).body();
-        assertEquals(again.path("formatVersion").asInt(), 7);
+        assertEquals(again.path("formatVersion").asInt(), 8);
         for (int i = 0; i < file.path("zones").size(); i++) {
             JsonNode cycles = again.path("zones").get(i).path("cycles");
             assertEquals(cycles.size(), 1);

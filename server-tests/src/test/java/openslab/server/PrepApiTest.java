@@ -94,7 +94,7 @@ public class PrepApiTest {
         JsonNode pace = app.get(floor.zonePath() + "/stages/prep/working?at=/sheet/steps/" + at + "/effort/pace")
                 .body();
         String source = pace.path("source").path("sentence").asString();
-        assertTrue(source.contains("this crew's own pace on 5 floors"), source);
+        assertTrue(source.contains("this crew's own pace on 6 floors"), source);
         assertTrue(grind.path("silica").path("control").asString().contains("HEPA"));
         assertEquals(
                 step(sheet(floor), "hand-grind")

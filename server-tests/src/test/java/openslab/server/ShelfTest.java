@@ -116,16 +116,11 @@ public class ShelfTest {
         app.post(floor.log(), App.logForm("READING", "climate", "", Map.of("air", "70", "rh", "50", "slab", "70")));
         var layer = Map.of("sheet", sealer.body().path("digest").asString(), "plannedStart", "");
         app.put(floor.path() + "/zones/" + floor.zone() + "/layers/clear", 2, layer);
-        Answer taken = app.get(floor.path());
-        JsonNode batching = taken.body()
-                .path("zones")
-                .path(0)
-                .path("report")
-                .path("layers")
-                .path(3)
-                .path("batching");
-        assertEquals(batching.path("parts").size(), 1, taken.text());
-        assertEquals(batching.path("scale").path(0).path("part").asString(), "A");
+        Answer taken = app.get(floor.path() + "/zones/" + floor.zone() + "/stages/layers/clear");
+        JsonNode portions =
+                taken.body().path("batches").path("next").path("recipe").path("portions");
+        assertEquals(portions.size(), 1, taken.text());
+        assertEquals(portions.path(0).path("part").asString(), "A");
     }
 
     /** What a sheet asks, its floor is tested for: nothing measured is hold, and by the sheet's own figure. */

@@ -132,7 +132,7 @@ public class SurveyFilesTest {
     @Test
     public void a_reading_keeps_what_it_was_taken_with() {
         Floor floor = app.demo("Seed bank packing room");
-        String line = "Packing room,ph,N,2026-05-04T08:00:00Z,Wren,pH pen 2,2026-04-20,2026-05-20,8.5\r\n";
+        String line = "Drying hall,ph,N,2026-05-04T08:00:00Z,Wren,pH pen 2,2026-04-20,2026-05-20,8.5\r\n";
         String head = "zone,method,place,at,by,instrument,calibrated,good until,ph.ph\r\n";
         Answer taken = bring(floor.job(), head + line);
         assertEquals(taken.body().path("added").asInt(), 1, taken.text());

@@ -60,8 +60,9 @@ public class SystemStoriesTest {
         JsonNode systems = app.get("/api/systems").body();
         var ids = new TreeSet<String>();
         systems.forEach(s -> {
-            ids.add(s.path("id").asString());
-            assertTrue(s.path("never").size() > 0, s.toString());
+            ids.add(s.at("/form/id").asString());
+            assertTrue(s.at("/form/never").size() > 0, s.toString());
+            assertEquals(s.path("version").asInt(), 0);
         });
         assertEquals(ids.size(), systems.size());
     }

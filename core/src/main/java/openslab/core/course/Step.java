@@ -94,6 +94,10 @@ public record Step(
                 id, work, title, does, why, caution, gate, waits, again, mix, Optional.of(amount), closing, proves);
     }
 
+    public Step called(String name) {
+        return new Step(id, work, name, does, why, caution, gate, waits, again, mix, own, closing, proves);
+    }
+
     /** @param words at the end of what is done */
     public Step adding(String words) {
         return new Step(id, work, title, does + words, why, caution, gate, waits, again, mix, own, closing, proves);

@@ -3,6 +3,7 @@ package openslab.core.job;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.floor.Use;
 import openslab.core.quantity.Bound;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Unit;
@@ -19,6 +20,7 @@ import openslab.core.system.Candidate;
  * What the same floor means for one build-up that might go on it.
  *
  * @param limits what it asks of the slab's moisture, in words
+ * @param meant whether it is meant for what the floor is used for, as far as anybody said
  * @param missing the tests it still asks for, each with how many: "pull-off (3)"
  * @param without the word if every missing test came out well: what is measured already stays as it is
  */
@@ -30,7 +32,8 @@ public record CandidateReport(
         String summary,
         String limits,
         List<String> missing,
-        Verdict without) {
+        Verdict without,
+        boolean meant) {
 
     /** Each candidate that sets limits, in the order given. */
     public static List<CandidateReport> of(List<Candidate> candidates, ZoneFacts zone, UnitSystem system, Instant now) {
@@ -40,12 +43,12 @@ public record CandidateReport(
                 .filter(c -> c.system().on().contains(zone.substrate()))
                 .flatMap(c -> BuildUp.limitsOf(c.sheets()).stream()
                         .map(l -> new Site(l, zone.substrate(), zone.ground(), areaM2, system, now))
-                        .map(site -> of(c, zone.survey(), site, besides)))
+                        .map(site -> of(c, zone, site, besides)))
                 .toList();
     }
 
-    private static CandidateReport of(Candidate candidate, Survey survey, Site site, List<Finding> besides) {
-        Survey.Weighed judged = survey.weigh(site, besides);
+    private static CandidateReport of(Candidate candidate, ZoneFacts zone, Site site, List<Finding> besides) {
+        Survey.Weighed judged = zone.survey().weigh(site, besides);
         List<String> missing = judged.missing().stream()
                 .map(m -> Show.lower(m.title()) + " (" + m.more() + ")")
                 .toList();
@@ -61,7 +64,8 @@ public record CandidateReport(
                 judged.summary(),
                 words(site.limits()),
                 missing,
-                measured.isEmpty() ? Verdict.GO : Verdict.worst(measured));
+                measured.isEmpty() ? Verdict.GO : Verdict.worst(measured),
+                zone.use() == Use.UNSAID || candidate.system().uses().contains(zone.use()));
     }
 
     private static String words(Limits limits) {

@@ -297,7 +297,7 @@ public final class Conduct {
         Course course = keys.contains(e.key()) ? laid(layer) : LayLog.with(zone, layer, e, system);
         var findings = new ArrayList<>(misfits(e, course));
         if (e.kind() == LogEntry.Kind.BEGUN) {
-            unstaged(layer.steps(), e).ifPresent(findings::add);
+            unstaged(zone.steps(layer), e).ifPresent(findings::add);
         }
         return findings;
     }

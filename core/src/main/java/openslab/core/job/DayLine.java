@@ -77,14 +77,11 @@ final class DayLine {
     }
 
     private static void potLives(LayerReport layer, ZoneFacts zone, String name, List<RunningClock> bars) {
+        int number = 0;
         for (LogEntry batch : zone.unstruck(LogEntry.Kind.BATCH, layer.id())) {
-            LayerSchedule.minutes(layer.sheet(), Clock.POT_LIFE, zone.slabC(batch.at()))
-                    .ifPresent(minutes -> bars.add(new RunningClock(
-                            name + " batch in the bucket",
-                            batch.at(),
-                            LayerSchedule.after(batch.at(), minutes),
-                            Mark.IN_HAND,
-                            false)));
+            String which = name + " batch " + ++number + " in the bucket";
+            LayerSchedule.useBy(layer.sheet(), batch.at(), zone)
+                    .ifPresent(over -> bars.add(new RunningClock(which, batch.at(), over, Mark.IN_HAND, false)));
         }
     }
 

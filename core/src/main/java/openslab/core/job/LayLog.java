@@ -29,7 +29,7 @@ final class LayLog {
 
     private static Course run(ZoneFacts zone, LayerChoice layer, Stream<LogEntry> entries, UnitSystem system) {
         List<Deed> deeds = entries.flatMap(e -> deed(e, layer)).toList();
-        return Course.of(layer.steps(), deeds, PrepLog.extent(zone, system), zone.slab());
+        return Course.of(zone.steps(layer), deeds, PrepLog.extent(zone, system), zone.slab());
     }
 
     private static Stream<Deed> deed(LogEntry e, LayerChoice layer) {

@@ -21,7 +21,7 @@ import openslab.core.quantity.UnitSystem;
 public record LaySheet(List<PrepSheet.StepSheet> steps, List<Staging.Thing> staging) {
     /** @param now ticks older than a day do not count */
     public static LaySheet of(ZoneFacts zone, LayerChoice layer, Paces paces, UnitSystem system, Instant now) {
-        List<Step> steps = layer.steps();
+        List<Step> steps = zone.steps(layer);
         Staging staging = Staging.of(steps, PrepLog.ticks(zone), now);
         Extent extent = PrepLog.extent(zone, system);
         boolean indoors = zone.exposure() == Exposure.INDOORS;

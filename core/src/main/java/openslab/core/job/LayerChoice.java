@@ -8,7 +8,6 @@ import openslab.core.product.LayerRole;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Value;
 import openslab.core.system.LayUp;
-import openslab.core.system.LayerChecks;
 import openslab.core.system.Way;
 import openslab.core.system.Ways;
 
@@ -48,11 +47,6 @@ public record LayerChoice(
     /** The sheet at the rate at which it is laid here. */
     public ProductSheet laid() {
         return rate.map(r -> sheet.at(r.base())).orElse(sheet);
-    }
-
-    /** As it is checked against what lies below and above it. */
-    public LayerChecks.Layer checked() {
-        return new LayerChecks.Layer(id, title, sheet, laid());
     }
 
     /** 0–1 of what the floor takes. */

@@ -6,8 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import openslab.core.course.Course;
 import openslab.core.cure.CureTime;
-import openslab.core.mix.Batching;
-import openslab.core.mix.FlakeSplit;
 import openslab.core.mix.Used;
 import openslab.core.product.Clock;
 import openslab.core.product.LayerRole;
@@ -25,7 +23,6 @@ import openslab.core.system.BuildUp;
  * @param asked how far a litre goes, or how much lies on the floor, as the sheet has it
  * @param amount litres or kilograms that this zone takes, allowance and reserve included
  * @param mixing how it is mixed, as its sheet has it
- * @param batching empty for a broadcast and where the pot life is not known; {@code whyNoBatches} then says why
  * @param start when it went on, or when it is to; {@code started} says which
  * @param findings about when it is to begin
  * @param against what stands against putting it on now, where it is the next to go on; {@code asksReason} says whether a reason
@@ -45,9 +42,6 @@ public record LayerReport(
         String asked,
         Figure amount,
         String mixing,
-        Optional<Batching> batching,
-        String whyNoBatches,
-        Optional<FlakeSplit> split,
         Started started,
         Optional<Instant> start,
         List<TimedClock> clocks,
@@ -161,9 +155,6 @@ public record LayerReport(
                 asked,
                 amount,
                 mixing,
-                batching,
-                whyNoBatches,
-                split,
                 started,
                 start,
                 clocks,
@@ -183,7 +174,6 @@ public record LayerReport(
             LayerChoice choice,
             BuildUp.Layer layer,
             Figure amount,
-            MixReport mix,
             LayerSchedule.Slot slot,
             Course course,
             ZoneFacts zone,
@@ -201,9 +191,6 @@ public record LayerReport(
                 Used.asked(material, system),
                 amount,
                 choice.sheet().mixing(),
-                mix.batching(),
-                mix.whyNot(),
-                mix.split(),
                 slot.started(),
                 slot.start(),
                 slot.clocks(),
@@ -225,7 +212,4 @@ public record LayerReport(
                         .toList(),
                 Mark.NOT_STARTED);
     }
-
-    /** How one layer is mixed, or why that is not known. */
-    record MixReport(Optional<Batching> batching, String whyNot, Optional<FlakeSplit> split) {}
 }

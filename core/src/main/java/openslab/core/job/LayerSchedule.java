@@ -73,6 +73,12 @@ final class LayerSchedule {
                 : OptionalDouble.empty();
     }
 
+    /** When the pot life of a batch mixed at {@code at} is over; empty where that is not known. */
+    static Optional<Instant> useBy(ProductSheet sheet, Instant at, ZoneFacts zone) {
+        OptionalDouble minutes = minutes(sheet, Clock.POT_LIFE, zone.slabC(at));
+        return minutes.isPresent() ? Optional.of(after(at, minutes.getAsDouble())) : Optional.empty();
+    }
+
     /** When a clock of so many minutes runs out, to the second. */
     static Instant after(Instant from, double minutes) {
         return from.plusSeconds(Math.round(minutes * 60));

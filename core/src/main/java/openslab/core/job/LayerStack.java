@@ -4,17 +4,12 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import openslab.core.air.Location;
 import openslab.core.course.Course;
-import openslab.core.cure.CureTime;
-import openslab.core.mix.Batching;
 import openslab.core.mix.Crew;
-import openslab.core.mix.FlakeSplit;
 import openslab.core.mix.TakeOff;
 import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
-import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Finding;
@@ -27,7 +22,6 @@ final class LayerStack {
     private final UnitSystem system;
     private final Instant now;
     private Optional<LayerSchedule.Slot> below = Optional.empty();
-    private Optional<Figure> bays = Optional.empty();
 
     private LayerStack(ZoneFacts zone, double areaM2, UnitSystem system, Instant now) {
         this.zone = zone;
@@ -53,42 +47,16 @@ final class LayerStack {
     }
 
     private LayerReport next(LayerChoice choice, BuildUp.Layer layer) {
-        var sheet = choice.laid();
+        var sheet = zone.taken(choice);
         Course course = LayLog.course(zone, choice, system);
         boolean coated = LayLog.coat(course).isThrough();
         LayerSchedule.Slot slot = LayerSchedule.of(choice, coated, below, zone, system, now);
         Crew crew = zone.crew().keeping(choice.reserveShare());
-        Figure amount = TakeOff.of(areaM2, sheet.material(), crew, system);
-        LayerReport.MixReport mix = mix(sheet, slot, crew);
+        Figure amount = TakeOff.of(areaM2, sheet.material(), crew.allowance(), system);
         if (!choice.isBroadcast()) {
             below = Optional.of(slot);
-            bays = mix.batching().map(Batching::count);
         }
-        return LayerReport.of(choice, layer, amount, mix, slot, course, zone, areaM2, system);
-    }
-
-    private LayerReport.MixReport mix(ProductSheet sheet, LayerSchedule.Slot slot, Crew crew) {
-        if (sheet.broadcast().isPresent()) {
-            var broadcast = sheet.broadcast().get();
-            var split = bays.map(n -> FlakeSplit.of(areaM2, broadcast, n, crew, system));
-            String whyNot = split.isPresent() ? "" : "The layer below has no batches yet to split it by.";
-            return new LayerReport.MixReport(Optional.empty(), whyNot, split);
-        }
-        if (sheet.liquid().isEmpty() || sheet.curve(Clock.POT_LIFE).isEmpty()) {
-            return new LayerReport.MixReport(
-                    Optional.empty(),
-                    "No pot life runs: mix what the vessel holds and the crew spreads.",
-                    Optional.empty());
-        }
-        var liquid = sheet.liquid().get();
-        OptionalDouble slabC = LayerSchedule.slabC(slot.started(), slot.start().orElse(now), zone);
-        Optional<CureTime> life = slabC.isPresent()
-                ? Optional.of(CureTime.of(sheet, Clock.POT_LIFE, slabC.getAsDouble(), system))
-                : Optional.empty();
-        Optional<Batching> batching =
-                life.flatMap(CureTime::minutes).map(minutes -> Batching.plan(areaM2, liquid, minutes, crew, system));
-        String whyNot = batching.isPresent() ? "" : life.map(CureTime::whyNot).orElse(LayerSchedule.NO_SLAB);
-        return new LayerReport.MixReport(batching, whyNot, Optional.empty());
+        return LayerReport.of(choice, layer, amount, slot, course, zone, areaM2, system);
     }
 
     private static List<LayerReport> marked(

@@ -6,11 +6,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import openslab.core.course.work.Work;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.mix.Used;
+import openslab.core.product.Liquid;
 import openslab.core.product.Material;
 import openslab.core.product.Powder;
+import openslab.core.product.Tone;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.Value;
@@ -86,21 +89,52 @@ public record LogEntry(
             Field.quantity(Work.AMOUNT, "On", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.01, 100_000, "empty: all of it")
                     .ifWanted());
 
+    /** How light a colour is that came for a layer. */
+    static final String TONE = "tone";
+
     /** What is keyed in with what came for a layer. */
     public static final List<Field> COLOUR_FIELDS = List.of(
             Field.words("name", "Colour", 60, "as the label has it"),
             Field.words("maker", "Maker", 60, "").ifWanted(),
             Field.words("lot", "Lot", 40, "").ifWanted(),
             Field.words("ordered", "Shade ordered", 60, "").ifWanted(),
-            Field.words("received", "Shade received", 60, "").ifWanted());
+            Field.words("received", "Shade received", 60, "").ifWanted(),
+            Field.choice(
+                            TONE,
+                            "It is",
+                            Stream.of(Tone.values())
+                                    .map(t -> new Field.Choice(t.id(), t.label()))
+                                    .toArray(Field.Choice[]::new))
+                    .ifWanted());
 
     /** What is keyed in with a batch of it: how much was mixed or thrown, and over how much floor. */
     public static List<Field> batchFields(Material material) {
         return switch (material.kind()) {
             case POWDER -> OF_POWDER;
             case BROADCAST -> OF_BROADCAST;
-            default -> OF_LIQUID;
+            default ->
+                Stream.concat(OF_LIQUID.stream(), weighed((Liquid) material)).toList();
         };
+    }
+
+    /** What the scale showed of each part, where there is more than one. */
+    private static Stream<Field> weighed(Liquid liquid) {
+        return liquid.parts().size() == 1
+                ? Stream.empty()
+                : liquid.parts().stream().map(p -> Field.quantity(
+                                weighedOf(p.name()),
+                                "Of " + p.name() + ", by the scale",
+                                Unit.POUND,
+                                Unit.KILOGRAM,
+                                0.0005,
+                                5000,
+                                "empty: not weighed")
+                        .ifWanted());
+    }
+
+    /** How the weight of a part of a batch is called. */
+    static String weighedOf(String part) {
+        return "in" + part;
     }
 
     /** Litres of what was spread, kilograms of all else. */

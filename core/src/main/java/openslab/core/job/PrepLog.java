@@ -9,13 +9,13 @@ import openslab.core.course.Extent;
 import openslab.core.course.Staging;
 import openslab.core.course.Step;
 import openslab.core.floor.Ground;
+import openslab.core.practice.Masking;
 import openslab.core.prep.Condition;
 import openslab.core.prep.Gates;
 import openslab.core.prep.PrepMethod;
 import openslab.core.prep.PrepMethods;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
-import openslab.core.prep.Works;
 import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.repair.Repair;
 import openslab.core.prep.repair.Repairs;
@@ -27,14 +27,6 @@ import openslab.core.system.BuildUp;
 
 /** A zone's preparation as its plan has it, and what its log says was done about it. */
 final class PrepLog {
-    /** Along the walls that the plan says are masked, else along all of them. */
-    private static final Step MASK = Step.of(
-                    Works.MASK,
-                    "Mask walls and posts",
-                    "Tape and film where nothing is cut in; trim that is replaced comes off instead. In wind, with a second pair of hands.",
-                    "Paint on a wall costs more than the film.")
-            .careful("Film in a doorway is slippery: tape it down.");
-
     private PrepLog() {}
 
     /** What the plan and the survey found broken. */
@@ -64,7 +56,7 @@ final class PrepLog {
     }
 
     private static Condition condition(ZoneFacts zone) {
-        return Condition.of(zone.survey(), zone.substrate(), zone.ground());
+        return Condition.of(zone.survey(), zone.substrate(), zone.ground(), zone.concreteAgeMin());
     }
 
     /** With everything that the zone brings to it, whichever method it is. */
@@ -74,13 +66,16 @@ final class PrepLog {
                         .flatMap(r -> r.steps().stream())
                         .toList())
                 .patched(squares(zone));
-        Optional<Double> masked = zone.plan().flaws().maskM();
-        if (zone.ground() == Ground.FILM_KEPT || zone.cycle().patch().isPresent()) {
-            return plan;
-        }
-        return masked.map(m -> m > 0).orElse(true)
-                ? plan.beforeLast(masked.map(MASK::over).orElse(MASK))
+        var practices = zone.settings().practices();
+        boolean masks =
+                zone.ground() != Ground.FILM_KEPT && zone.cycle().patch().isEmpty();
+        PrepPlan masked = masks
+                ? ((Masking) practices.in(Masking.PRACTICE))
+                        .step(zone.plan().flaws().maskM())
+                        .map(plan::beforeLast)
+                        .orElse(plan)
                 : plan;
+        return masked.in(practices.prepared(masked.steps(), zone.surroundings()));
     }
 
     /** A plan, and how it went. */

@@ -1,5 +1,7 @@
 package openslab.core.job;
 
+import java.util.Optional;
+import openslab.core.floor.Substrate;
 import openslab.core.product.LayerRole;
 
 /**
@@ -7,9 +9,30 @@ import openslab.core.product.LayerRole;
  *
  * @param id {@code slab}, {@code prep}, {@code service}, or a layer's id
  * @param detail the true figure beside it
+ * @param made what the floor is made of, of the slab; empty elsewhere
  * @param filmUm what is drawn, on a compressed scale; 0 where nothing is built up
  */
-public record Stratum(String id, Kind kind, String title, String detail, Mark mark, String word, double filmUm) {
+public record Stratum(
+        String id, Kind kind, String title, String detail, Mark mark, String word, double filmUm, Optional<Made> made) {
+    /** What is drilled through. */
+    public enum Made {
+        CONCRETE,
+        TILE,
+        RESILIENT,
+        TIMBER,
+        METAL,
+        COMPOSITE;
+
+        static Made of(Substrate substrate) {
+            return switch (substrate.family()) {
+                case CEMENT -> CONCRETE;
+                case TILE -> TILE;
+                case RESILIENT -> RESILIENT;
+                case OTHER -> valueOf(substrate.name());
+            };
+        }
+    }
+
     public enum Kind {
         SLAB,
         PREP,
@@ -31,6 +54,11 @@ public record Stratum(String id, Kind kind, String title, String detail, Mark ma
     }
 
     static Stratum of(String id, Kind kind, String title, String detail, Mark mark, double filmUm) {
-        return new Stratum(id, kind, title, detail, mark, mark.word(), filmUm);
+        return new Stratum(id, kind, title, detail, mark, mark.word(), filmUm, Optional.empty());
+    }
+
+    /** The floor itself. */
+    static Stratum slab(Substrate substrate, String detail, Mark mark) {
+        return new Stratum("slab", Kind.SLAB, "Slab", detail, mark, mark.word(), 0, Optional.of(Made.of(substrate)));
     }
 }

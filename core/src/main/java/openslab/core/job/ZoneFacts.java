@@ -1,7 +1,10 @@
 package openslab.core.job;
 
+import java.time.Duration;
 import java.time.Instant;
+import java.util.Collections;
 import java.util.Comparator;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,6 +13,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import openslab.core.air.SlabHistory;
+import openslab.core.course.Step;
 import openslab.core.floor.Ground;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Shape;
@@ -18,9 +22,12 @@ import openslab.core.floor.Use;
 import openslab.core.floor.plan.Doubt;
 import openslab.core.floor.plan.Flaws;
 import openslab.core.mix.Crew;
+import openslab.core.practice.Place;
+import openslab.core.practice.Practices;
 import openslab.core.prep.SiteLimits;
 import openslab.core.product.Exposure;
 import openslab.core.product.ProductSheet;
+import openslab.core.product.Tone;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -34,8 +41,11 @@ import openslab.core.survey.area.Defect;
 import openslab.core.survey.area.DefectArea;
 import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.Climate;
+import openslab.core.survey.method.ConcreteAge;
 import openslab.core.survey.method.TestMethods;
+import openslab.core.survey.method.WaterDrop;
 import openslab.core.survey.place.Placement;
+import openslab.core.system.LayerChecks;
 
 /**
  * What is known of a zone, and what was chosen for it. The log is sifted once: everything derived asks it again and again.
@@ -55,6 +65,9 @@ public final class ZoneFacts {
             doubts = List.copyOf(doubts);
         }
     }
+
+    /** OURS: concrete of more than a year. */
+    private static final double OLD_MIN = Unit.DAY.toBase(365);
 
     private record About(LogEntry.Kind kind, String subject) {}
 
@@ -82,6 +95,11 @@ public final class ZoneFacts {
     private final SlabHistory slab;
     private final Ground ground;
     private final List<Past.Laid> film;
+    private final Place surroundings;
+    /** Of the very layers of this zone: everything derived asks for them again and again. */
+    private final Map<LayerChoice, List<Step>> steps = Collections.synchronizedMap(new IdentityHashMap<>());
+
+    private final Map<LayerChoice, ProductSheet> taken = Collections.synchronizedMap(new IdentityHashMap<>());
 
     /**
      * @param plan what the plan says of it beside its shape
@@ -156,6 +174,15 @@ public final class ZoneFacts {
                 .filter(e -> e.kind() == LogEntry.Kind.READING && e.subject().equals(Climate.ID))
                 .map(e -> new SlabHistory.Read(e.at(), e.values().get("slab").base()))
                 .toList());
+        this.surroundings = place();
+    }
+
+    private Place place() {
+        boolean thirsty = survey.found().current(WaterDrop.ID).stream()
+                .anyMatch(r -> r.choice("drop").equals(WaterDrop.DRINKS));
+        boolean old = concreteAgeMin().map(age -> age > OLD_MIN).orElse(false);
+        boolean livedIn = ChoiceReport.said(this).containsKey("odour");
+        return new Place(exposure, thirsty, old, livedIn);
     }
 
     /** The same zone as it was known at {@code at}: what happened later had not happened yet. */
@@ -166,6 +193,12 @@ public final class ZoneFacts {
     /** The same zone with one entry more. */
     ZoneFacts with(LogEntry entry) {
         return logged(Stream.concat(log.stream(), Stream.of(entry)).toList());
+    }
+
+    /** The same zone, worked by these schools. */
+    public ZoneFacts following(Practices schools) {
+        return new ZoneFacts(
+                id, name, shape, plan, substrate, use, exposure, site, settings.following(schools), cycles, log);
     }
 
     /** The same zone as it was in an earlier cycle, with everything that was logged of it. */
@@ -241,7 +274,49 @@ public final class ZoneFacts {
 
     /** Their sheets, each as it is laid here. */
     List<ProductSheet> sheets() {
-        return layers().stream().map(LayerChoice::laid).toList();
+        return layers().stream().map(this::taken).toList();
+    }
+
+    /** A layer's sheet at the rate at which it is laid, as it is taken here. */
+    public ProductSheet taken(LayerChoice layer) {
+        return taken.computeIfAbsent(layer, l -> settings.practices().taken(l.laid()));
+    }
+
+    /** A layer's steps as they are done here. */
+    List<Step> steps(LayerChoice layer) {
+        return steps.computeIfAbsent(layer, l -> settings.practices().laid(l.steps(), l.sheet(), surroundings()));
+    }
+
+    /** How old its concrete was when this cycle began, or when that was read if it was later; min. Empty where nobody said. */
+    Optional<Double> concreteAgeMin() {
+        return survey.found().newest(ConcreteAge.ID).map(r -> r.number("age") + sinceRead(r.at()));
+    }
+
+    /** Nobody begins the first cycle: it counts from what was read. */
+    private double sinceRead(Instant at) {
+        return cycle().number() == 1
+                ? 0
+                : Math.max(0, Duration.between(at, cycle().began()).toMinutes());
+    }
+
+    /** What schools may want to know of it. */
+    public Place surroundings() {
+        return surroundings;
+    }
+
+    /** What goes on in this cycle, as each is checked against what lies below and above it. */
+    public List<LayerChecks.Layer> checked() {
+        return layers().stream()
+                .map(l -> new LayerChecks.Layer(l.id(), l.title(), l.sheet(), l.laid(), tone(l)))
+                .toList();
+    }
+
+    private Optional<Tone> tone(LayerChoice layer) {
+        return newest(LogEntry.Kind.COLOUR, layer.id())
+                .map(e -> e.values().get(LogEntry.TONE))
+                .flatMap(v -> Stream.of(Tone.values())
+                        .filter(t -> t.id().equals(v.typed()))
+                        .findFirst());
     }
 
     /** Those of this cycle's layers in which something was logged. */

@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import openslab.core.mix.Crew;
+import openslab.core.practice.Practices;
 import openslab.core.prep.repair.PatchLimits;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
@@ -35,9 +36,18 @@ public final class ZoneFields {
     private static final Field VOIDS = Field.quantity(
             "voids", "Hollow places are cut out", Unit.INCH, Unit.MILLIMETRE, 0.002, 0.5, "empty: 1/2 in, 13 mm deep");
 
+    private static final Field VESSEL = Field.quantity(
+            "vessel",
+            "One pail is filled to",
+            Unit.GALLON,
+            Unit.LITRE,
+            0.5,
+            2000,
+            "empty: 4 gal, 15 L, of a 5 gal pail");
+
     /** What has a value of its own where it is left out. */
     public static final List<Field> IF_WANTED =
-            Stream.of(SLAB, LIFT, SETS, VOIDS).map(Field::ifWanted).toList();
+            Stream.of(SLAB, VESSEL, LIFT, SETS, VOIDS).map(Field::ifWanted).toList();
 
     public static final List<Field> ALL =
             Stream.of(CREW, IF_WANTED).flatMap(List::stream).toList();
@@ -48,8 +58,14 @@ public final class ZoneFields {
      * How a zone is worked.
      *
      * @param planSlabC the slab temperature to plan with, °C; the newest reading where nobody set one
+     * @param practices the schools that are followed where practitioners do not agree
      */
-    public record Settings(Crew crew, Optional<Double> planSlabC, PatchLimits patch) {}
+    public record Settings(Crew crew, Optional<Double> planSlabC, PatchLimits patch, Practices practices) {
+        /** The same, following these schools. */
+        public Settings following(Practices schools) {
+            return new Settings(crew, planSlabC, patch, schools);
+        }
+    }
 
     /** Whether a setting is called so. */
     public static boolean has(String id) {
@@ -64,7 +80,8 @@ public final class ZoneFields {
                 new PatchLimits(
                         base(values, LIFT, PatchLimits.DEFAULT.liftM()),
                         base(values, SETS, PatchLimits.DEFAULT.setsMin()),
-                        base(values, VOIDS, PatchLimits.DEFAULT.voidM())));
+                        base(values, VOIDS, PatchLimits.DEFAULT.voidM())),
+                Practices.USUAL);
     }
 
     private static double base(Map<String, Value> values, Field field, double otherwise) {
@@ -76,6 +93,7 @@ public final class ZoneFields {
         return new Crew(
                 values.get("pace").base(),
                 values.get("share").base() / 100,
-                values.get("allowance").base() / 100);
+                values.get("allowance").base() / 100,
+                base(values, VESSEL, Crew.PAIL_L));
     }
 }

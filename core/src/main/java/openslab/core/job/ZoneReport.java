@@ -11,6 +11,7 @@ import openslab.core.air.Location;
 import openslab.core.floor.Ground;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Shape;
+import openslab.core.floor.Substrate;
 import openslab.core.prep.ProfileNeed;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
@@ -170,7 +171,7 @@ public record ZoneReport(
                 layers,
                 conduct.all(),
                 service,
-                strata(judged, film(zone, where, system), prep, layers, service),
+                strata(zone.substrate(), judged, film(zone, where, system), prep, layers, service),
                 DayLine.clocks(survey, judged, prep, layers, zone),
                 DayLine.next(
                         judged,
@@ -240,6 +241,7 @@ public record ZoneReport(
     }
 
     private static List<Stratum> strata(
+            Substrate substrate,
             Survey.Judgement judged,
             List<Stratum> film,
             PrepReport prep,
@@ -250,7 +252,7 @@ public record ZoneReport(
                 .filter(f -> f.verdict() == judged.verdict() && f.verdict() != Verdict.GO)
                 .count();
         String why = reasons == 0 ? "tested enough" : reasons == 1 ? "1 reason" : reasons + " reasons";
-        strata.add(Stratum.of("slab", Stratum.Kind.SLAB, "Slab", why, Mark.of(judged.verdict()), 0));
+        strata.add(Stratum.slab(substrate, why, Mark.of(judged.verdict())));
         strata.addAll(film);
         strata.add(Stratum.of("prep", Stratum.Kind.PREP, "Preparation", prepDetail(prep), prep.mark(), 0));
         for (LayerReport layer : layers) {

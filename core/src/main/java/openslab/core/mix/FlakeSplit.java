@@ -11,7 +11,7 @@ import openslab.core.quantity.Worksheet;
 public record FlakeSplit(Figure bays, Figure each) {
     /** @param bays as many as the layer below has batches */
     public static FlakeSplit of(double areaM2, Broadcast broadcast, Figure bays, Crew crew, UnitSystem system) {
-        Figure whole = TakeOff.mass(areaM2, broadcast, crew, system);
+        Figure whole = TakeOff.mass(areaM2, broadcast, crew.allowance(), system);
         var w = new Worksheet(system);
         w.from("m", whole);
         w.from("n", bays);

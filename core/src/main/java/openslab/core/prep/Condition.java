@@ -12,10 +12,10 @@ import openslab.core.floor.Substrate;
 import openslab.core.quantity.Unit;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.judge.Survey;
-import openslab.core.survey.method.ConcreteAge;
 import openslab.core.survey.method.OldFloor;
 import openslab.core.survey.method.ProfileComparison;
 import openslab.core.survey.method.WalkOver;
+import openslab.core.survey.method.WaterDrop;
 
 /**
  * What stands between the film and the floor, as far as anybody looked.
@@ -83,7 +83,8 @@ public record Condition(
         this(substrate, ground, found, beads, csp, walked, unsampled, false);
     }
 
-    public static Condition of(Survey survey, Substrate substrate, Ground ground) {
+    /** @param ageMin of the concrete, min; empty where nobody said */
+    public static Condition of(Survey survey, Substrate substrate, Ground ground, Optional<Double> ageMin) {
         Set<Defect> found = EnumSet.noneOf(Defect.class);
         survey.areas().stream()
                 .filter(a -> a.gone().isEmpty())
@@ -94,7 +95,7 @@ public record Condition(
                 found.add(usual);
             }
         });
-        var drops = survey.found().current("water-drop");
+        var drops = survey.found().current(WaterDrop.ID);
         Optional<Boolean> beads = drops.isEmpty()
                 ? Optional.empty()
                 : Optional.of(drops.stream().anyMatch(r -> r.choice("drop").equals("beads")));
@@ -107,10 +108,7 @@ public record Condition(
                 csp,
                 survey.found().newest(WalkOver.ID).isPresent(),
                 OldFloor.bars(survey.found(), substrate),
-                survey.found()
-                        .newest(ConcreteAge.ID)
-                        .map(r -> r.number("age") < Unit.DAY.toBase(GREEN_DAYS))
-                        .orElse(false));
+                ageMin.map(age -> age < Unit.DAY.toBase(GREEN_DAYS)).orElse(false));
     }
 
     /** Whether somebody walked the floor and, where it can drink, dropped water on it. What lies on a film of ours is known. */

@@ -117,6 +117,11 @@ public record PrepPlan(
         return new PrepPlan(need, method, because, List.copyOf(all), refused);
     }
 
+    /** The same plan, done in these steps. */
+    public PrepPlan in(List<Step> done) {
+        return new PrepPlan(need, method, because, done, refused);
+    }
+
     public List<Gate> gates() {
         return Step.gatesOf(steps);
     }

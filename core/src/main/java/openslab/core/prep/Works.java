@@ -165,6 +165,8 @@ public final class Works {
     public static final Work MASK = Work.of("mask", "Mask", Per.EDGE, 20, TAPE)
             .wears("Roll of masking tape", 45)
             .wears("Roll of film", 30);
+    public static final Work TRIM_OFF = Work.of("trim-off", "Take the trim off", Per.EDGE, 15, GLOVES);
+    public static final Work PRIME_PATCH = Work.of("prime-patch", "Prime where it is patched", Per.ONCE, 0.5, GLOVES);
     public static final Work MARK_JOINTS = Work.of("mark-joints", "Pin both ends of joints", Per.ONCE, 0.5);
     public static final Work TELL = Work.of("tell", "Say it in writing", Per.ONCE, 0.25);
 
@@ -209,6 +211,8 @@ public final class Works {
             COVE,
             GRIND_LIP,
             MASK,
+            TRIM_OFF,
+            PRIME_PATCH,
             MARK_JOINTS,
             TELL);
 

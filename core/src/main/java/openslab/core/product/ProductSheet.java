@@ -51,8 +51,18 @@ public record ProductSheet(
 
     /** The same sheet, its material laid at another rate. */
     public ProductSheet at(double rate) {
+        return of(material.at(rate));
+    }
+
+    /** The same sheet, asking this of slab and air. */
+    public ProductSheet limited(Limits asked) {
         return new ProductSheet(
-                slug, name, role, material.at(rate), limits, clocks, kits, resealYears, traits, handling, advice);
+                slug, name, role, material, Optional.of(asked), clocks, kits, resealYears, traits, handling, advice);
+    }
+
+    /** The same sheet of another material. */
+    public ProductSheet of(Material other) {
+        return new ProductSheet(slug, name, role, other, limits, clocks, kits, resealYears, traits, handling, advice);
     }
 
     /** The sheet as the origin of a number. */

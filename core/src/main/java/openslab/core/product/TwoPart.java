@@ -28,6 +28,11 @@ public record TwoPart(Part a, Part b, Optional<Part> reducer, double volumeSolid
         return new TwoPart(a, b, reducer, volumeSolids, spread.at(rate), firstIn);
     }
 
+    /** The same, poured in this order. */
+    public TwoPart first(First in) {
+        return new TwoPart(a, b, reducer, volumeSolids, spread, in);
+    }
+
     @Override
     public Kind kind() {
         return Kind.TWO_PART;

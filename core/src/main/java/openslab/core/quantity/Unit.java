@@ -22,6 +22,10 @@ public enum Unit {
     MILLILITRE("mL", Dimension.VOLUME, 0.001, 0, "ml"),
     GALLON("gal", Dimension.VOLUME, 3.785411784, 2, "gal", "gallon", "gallons"),
     QUART("qt", Dimension.VOLUME, 3.785411784 / 4, 2, "qt", "quart", "quarts"),
+    PINT("pt", Dimension.VOLUME, 3.785411784 / 8, 2, "pt", "pint", "pints"),
+    CUP("cup", Dimension.VOLUME, 3.785411784 / 16, 2, "cup", "cups"),
+    TABLESPOON("tbsp", Dimension.VOLUME, 3.785411784 / 256, 1, "tbsp", "tablespoon", "tablespoons"),
+    TEASPOON("tsp", Dimension.VOLUME, 3.785411784 / 768, 2, "tsp", "teaspoon", "teaspoons"),
     FLUID_OUNCE("fl oz", Dimension.VOLUME, 3.785411784 / 128, 1, "floz", "fl oz"),
     KILOGRAM("kg", Dimension.MASS, 1, 2, "kg"),
     GRAM("g", Dimension.MASS, 0.001, 2, "g", "gram", "grams"),
@@ -187,7 +191,7 @@ public enum Unit {
         boolean us = system == UnitSystem.US;
         return switch (other) {
             case CENTIMETRE, MILLIMETRE, INCH -> small(system);
-            case MILLILITRE, FLUID_OUNCE -> us ? FLUID_OUNCE : MILLILITRE;
+            case MILLILITRE, FLUID_OUNCE, CUP, TABLESPOON, TEASPOON -> us ? FLUID_OUNCE : MILLILITRE;
             case SQUARE_METRE_PER_HOUR, SQUARE_FOOT_PER_HOUR -> us ? SQUARE_FOOT_PER_HOUR : SQUARE_METRE_PER_HOUR;
             case BAG, GRAM, MINUTE, HOUR, DAY, YEAR, OHM, KILOHM, MEGOHM, GIGOHM -> other;
             default -> of(other.dimension, system);

@@ -78,6 +78,25 @@ public record Limits(
             Asks.NOTHING,
             "nothing goes on");
 
+    /** The same, of concrete of so many days. */
+    public Limits aged(double days) {
+        return new Limits(
+                mverMaxLb,
+                slabRhMaxPct,
+                phMin,
+                phMax,
+                slabMinC,
+                slabMaxC,
+                airRhMaxPct,
+                dewMarginK,
+                days,
+                cspMin,
+                cspMax,
+                shields,
+                asks,
+                sheet);
+    }
+
     /** Whether it asks how much moisture is in the slab or comes out of it. */
     public boolean moisture() {
         return Double.isFinite(mverMaxLb) || Double.isFinite(slabRhMaxPct);

@@ -7,9 +7,11 @@ import openslab.core.floor.Substrate;
 import openslab.core.prep.ProfileNeed;
 import openslab.core.product.Chemistry;
 import openslab.core.product.Exposure;
+import openslab.core.product.LayerRole;
 import openslab.core.product.Liquid;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.Suits;
+import openslab.core.product.Tone;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -22,8 +24,9 @@ public final class LayerChecks {
      * One layer as it is checked.
      *
      * @param sheet as it stands on the shelf; {@code laid} at the rate at which it is laid here
+     * @param tone of the colour that came for it, where anybody said
      */
-    public record Layer(String id, String title, ProductSheet sheet, ProductSheet laid) {}
+    public record Layer(String id, String title, ProductSheet sheet, ProductSheet laid, Optional<Tone> tone) {}
 
     /** What is said of a layer. @param layer the id of the upper of the two */
     public record LayerCheck(String layer, String rule, Verdict verdict, String words, Source source) {}
@@ -43,6 +46,7 @@ public final class LayerChecks {
             if (i > 0) {
                 over(layers.get(i - 1), layers.get(i), checks);
                 breathing(layers.subList(0, i), layers.get(i), checks);
+                covers(layers.subList(0, i), layers.get(i), checks);
             }
         }
         onTop(layers, exposure, checks);
@@ -72,6 +76,27 @@ public final class LayerChecks {
                     above.title() + " over " + Show.lower(below.title()) + ": " + over.words(),
                     over.source()));
         }
+    }
+
+    /** What is seen through only darkens: light over dark is not there. */
+    private static void covers(List<Layer> below, Layer above, List<LayerCheck> checks) {
+        boolean seenThrough =
+                switch (above.sheet().traits().opacity()) {
+                    case TRANSLUCENT -> true;
+                    case UNSAID -> above.sheet().role() == LayerRole.STAIN;
+                    case CLEAR, OPAQUE -> false;
+                };
+        Optional<Layer> dark = below.stream()
+                .filter(l -> seenThrough && above.tone().isPresent() && l.tone().isPresent())
+                .filter(l -> l.tone().get().compareTo(above.tone().get()) > 0)
+                .reduce((a, b) -> b);
+        dark.ifPresent(d -> checks.add(new LayerCheck(
+                above.id(),
+                "dark-over-light",
+                Verdict.HOLD,
+                above.title() + " is lighter than " + Show.lower(d.title())
+                        + " below it, and seen through: dark covers light, light never covers dark.",
+                Source.commonPractice("lighter colour first, dark over it"))));
     }
 
     /** Vapour that one layer lets through is stopped by the next. */

@@ -47,7 +47,7 @@ public class CandidateTest {
     }
 
     private static Candidate candidate(String id, List<ProductSheet> sheets) {
-        var layer = new FloorSystem.Layer("coat", "Coat", LayerRole.PRIMER, id, "", "");
+        var layer = new FloorSystem.Layer("coat", "Coat", LayerRole.PRIMER, id, "", "", "");
         var system = new FloorSystem(
                 id,
                 id,

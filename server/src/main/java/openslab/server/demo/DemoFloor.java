@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -16,6 +17,7 @@ import openslab.server.form.CycleForm;
 import openslab.server.form.LayerForm;
 import openslab.server.form.LogForm;
 import openslab.server.job.Jobs;
+import openslab.server.store.Shipped;
 
 /** One zone of one job, as a story is told about it, hours before or after now. */
 final class DemoFloor {
@@ -43,6 +45,39 @@ final class DemoFloor {
     DemoFloor choose(String system, String... with) {
         jobs.build(job, zone, seen.get(), new BuildUpForm(system, List.of(with), null));
         return this;
+    }
+
+    /**
+     * What happened here as {@code demo/NAME.txt} tells it: hour, kind, subject, place, values and note, apart by bars; {@code
+     * ready} what was ticked, {@code next} a cycle that was begun.
+     *
+     * @param began hours ago
+     */
+    DemoFloor story(String name, double began) {
+        for (String line : Shipped.lines("demo/" + name + ".txt")) {
+            String[] w = Arrays.stream(line.split("\\|")).map(String::strip).toArray(String[]::new);
+            switch (w[0]) {
+                case "ready" -> hoursAgo(began - Double.parseDouble(w[1])).ready(w[2].split(" "));
+                case "next" -> hoursAgo(began - Double.parseDouble(w[1])).next(w[2], w[3], "");
+                default -> {
+                    hoursAgo(began - Double.parseDouble(w[0]));
+                    log(w[1], word(w, 2), word(w, 3), word(w, 5), values(word(w, 4)));
+                }
+            }
+        }
+        return this;
+    }
+
+    private static String word(String[] words, int at) {
+        return at < words.length ? words[at] : "";
+    }
+
+    private static Map<String, String> values(String text) {
+        var values = new TreeMap<String, String>();
+        for (String pair : text.isEmpty() ? new String[0] : text.split(", ")) {
+            values.put(pair.substring(0, pair.indexOf('=')), pair.substring(pair.indexOf('=') + 1));
+        }
+        return values;
     }
 
     DemoFloor hoursAgo(double hours) {

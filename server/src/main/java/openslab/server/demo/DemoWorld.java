@@ -23,7 +23,7 @@ import org.springframework.stereotype.Component;
 import tools.jackson.databind.ObjectMapper;
 
 /**
- * Brackenrow Floors of Saltmarsh Quay, invented: seven floors at different heights of the core, laid relative to now so
+ * Brackenrow Floors of Saltmarsh Quay, invented: a floor of each kind at different heights of the core, laid relative to now so
  * that the world is always mid-story. Everything goes in through the doors a user has.
  */
 @Component
@@ -68,7 +68,16 @@ class DemoWorld implements ApplicationRunner {
         return jobs.create(
                 UUID.randomUUID(),
                 new JobForm(
-                        name, client, "Saltmarsh Quay", "44.36", "-64.31", "America/Halifax", units, "INDOORS", false));
+                        name,
+                        client,
+                        "Saltmarsh Quay",
+                        "44.36",
+                        "-64.31",
+                        "America/Halifax",
+                        units,
+                        "INDOORS",
+                        false,
+                        Map.of()));
     }
 
     private DemoFloor zone(UUID job, String name, Use use, Map<String, String> sides) {
@@ -76,11 +85,16 @@ class DemoWorld implements ApplicationRunner {
     }
 
     private DemoFloor zone(UUID job, String name, Substrate substrate, Use use, Map<String, String> sides) {
+        return zone(job, name, substrate, use, "INDOORS", sides);
+    }
+
+    private DemoFloor zone(
+            UUID job, String name, Substrate substrate, Use use, String exposure, Map<String, String> sides) {
         String shape = sides.containsKey("cutLength") ? "ell" : "rectangle";
         UUID zone = jobs.addZone(
                 job,
                 seen(job),
-                new ZoneForm(name, shape, sides, substrate.name(), use.name(), "INDOORS", true, true, List.of(), CREW));
+                new ZoneForm(name, shape, sides, substrate.name(), use.name(), exposure, true, true, List.of(), CREW));
         return new DemoFloor(jobs, clock, job, zone, () -> seen(job));
     }
 
@@ -150,6 +164,9 @@ class DemoWorld implements ApplicationRunner {
         hall.reading("water-drop", "C", "drop", "beads");
         hall.needs("tone", "mottled", "hide-faded", "yes", "odour", "yes");
         hall.note("B drilled again this morning; the old hole had been left open.");
+        zone(job, "Platform", Use.SHOP, Map.of("length", "7.5 m", "width", "4 m"))
+                .choose("acid-stain")
+                .story("platform", 25_420);
     }
 
     /** A slab ten weeks old, its probes read every week. */
@@ -219,11 +236,15 @@ class DemoWorld implements ApplicationRunner {
                 .ground("45 m²", "2.5 h")
                 .closed()
                 .plan("primer", 15);
+        zone(job, "Courtyard", Substrate.BARE_CONCRETE, Use.PATIO, "SHADE", Map.of("length", "9 m", "width", "5 m"))
+                .choose("plank-overlay")
+                .story("courtyard", 48)
+                .plan("tack", 26);
     }
 
     private void seedBank() {
         UUID job = job("Seed bank packing room", "Fenland Seed Bank", "METRIC");
-        DemoFloor floor = zone(job, "Packing room", Use.LABORATORY, Map.of("length", "10.2 m", "width", "7.5 m"));
+        DemoFloor floor = zone(job, "Drying hall", Use.LABORATORY, Map.of("length", "10.2 m", "width", "7.5 m"));
         floor.surveyed(150, "18 °C", "50 %", "17 °C")
                 .hoursAgo(140)
                 .ground("76 m²", "4.5 h")
@@ -243,6 +264,9 @@ class DemoWorld implements ApplicationRunner {
                 .hoursAgo(97)
                 .coat("clear");
         floor.hoursAgo(5).climate("18 °C", "50 %", "17 °C");
+        zone(job, "Packing room", Substrate.STATIC_DISSIPATIVE, Use.LABORATORY, Map.of("length", "9 m", "width", "6 m"))
+                .choose("static-finish")
+                .story("packing-room", 700);
     }
 
     private void school() {

@@ -27,12 +27,12 @@ record JobFile(
         PlanForm plan,
         Map<String, SheetForm> sheets) {
     static final String FORMAT = "open-slab-job";
-    static final int VERSION = 7;
+    static final int VERSION = 8;
     /** The first version with cycles. */
     static final int CYCLES = 5;
     /** The first version that says which system a cycle's layers were chosen from. */
     static final int SYSTEMS = 6;
-    /** Files from before there was a plan, or instruments, areas and photos, or steps, or cycles, or systems, or needs, are still read. */
+    /** Files from before there was a plan, or instruments, areas and photos, or steps, or cycles, or systems, or needs, or practices, are still read. */
     static final int OLDEST = 1;
 
     /**

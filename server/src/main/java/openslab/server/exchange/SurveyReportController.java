@@ -32,7 +32,7 @@ class SurveyReportController {
         String page = reader.job(jobId, job -> {
             List<SurveyReport.Surveyed> reports = job.zones().stream()
                     .map(z -> new SurveyReport.Surveyed(
-                            z.report(), CandidateReport.of(candidates.all(), z.facts(), z.units(), z.now())))
+                            z.report(), CandidateReport.of(candidates.of(z.facts()), z.facts(), z.units(), z.now())))
                     .toList();
             return SurveyReport.of(job.stored().facts(), reports, job.now(), working);
         });

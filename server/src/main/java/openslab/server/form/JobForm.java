@@ -2,18 +2,22 @@ package openslab.server.form;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.ZoneId;
+import java.util.Map;
 import java.util.Optional;
 import openslab.core.air.Location;
+import openslab.core.practice.Practices;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a person sends about a job.
  *
  * @param latitude degrees north; {@code longitude} degrees east; both empty where nobody says
+ * @param practices a school's id by the question's, where the job does not follow the shop
  */
 public record JobForm(
         String name,
@@ -24,7 +28,8 @@ public record JobForm(
         String timeZone,
         @Schema(implementation = UnitSystem.class) String units,
         @Schema(implementation = Setting.class) String setting,
-        boolean archived) {
+        boolean archived,
+        @Nullable Map<String, String> practices) {
     /** What was keyed in, as it would be keyed in again. */
     public static JobForm of(JobFacts f) {
         return new JobForm(
@@ -36,7 +41,8 @@ public record JobForm(
                 f.timeZone().getId(),
                 f.units().name(),
                 f.setting().name(),
-                f.archived());
+                f.archived(),
+                f.practices().names().isEmpty() ? null : f.practices().names());
     }
 
     /** @throws openslab.core.quantity.InvalidInput with every fault at once */
@@ -51,10 +57,11 @@ public record JobForm(
         ZoneId zone = faults.timeZone("timeZone", timeZone);
         UnitSystem system = faults.oneOf("units", units, UnitSystem.class);
         Setting readSetting = faults.oneOf("setting", setting, Setting.class);
+        Practices read = faults.read(() -> Practices.read("practices", practices == null ? Map.of() : practices));
         faults.check();
         Optional<Location.Position> position =
                 placed ? Optional.of(new Location.Position(north, east)) : Optional.empty();
-        return new JobFacts(readName, readClient, readPlace, position, zone, system, readSetting, archived);
+        return new JobFacts(readName, readClient, readPlace, position, zone, system, readSetting, archived, read);
     }
 
     private static Double degrees(Faults faults, String field, String text, double most) {

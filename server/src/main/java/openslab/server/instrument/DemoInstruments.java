@@ -2,6 +2,8 @@ package openslab.server.instrument;
 
 import java.util.List;
 import java.util.UUID;
+import java.util.function.Supplier;
+import openslab.core.quantity.Refusal;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -16,6 +18,8 @@ import org.springframework.stereotype.Component;
 class DemoInstruments implements ApplicationRunner {
     private static final List<String> IDS = List.of("logger-4", "hygro-2", "meter-1", "ohm-1", "pull-3");
 
+    private static final int ASKED = 20;
+
     private final Instruments instruments;
     private final InstrumentStore store;
     private final Environment environment;
@@ -26,6 +30,19 @@ class DemoInstruments implements ApplicationRunner {
         this.environment = environment;
     }
 
+    /** They are answered by this very process, which may be busy with its own start: asked again, they do answer. */
+    private static <T> T patiently(Supplier<T> ask) {
+        for (int asked = 1; ; asked++) {
+            try {
+                return ask.get();
+            } catch (Refusal e) {
+                if (asked == ASKED) {
+                    throw e;
+                }
+            }
+        }
+    }
+
     @Override
     public void run(ApplicationArguments args) {
         if (!store.all().isEmpty()) {
@@ -33,8 +50,8 @@ class DemoInstruments implements ApplicationRunner {
         }
         String here = "http://127.0.0.1:" + environment.getProperty("local.server.port") + "/stand-ins/";
         for (String id : IDS) {
-            UUID instrument = instruments.add(UUID.randomUUID(), instruments.look(here + id));
-            instruments.collect(instrument, UUID.randomUUID());
+            UUID instrument = instruments.add(UUID.randomUUID(), patiently(() -> instruments.look(here + id)));
+            patiently(() -> instruments.collect(instrument, UUID.randomUUID()));
         }
     }
 }

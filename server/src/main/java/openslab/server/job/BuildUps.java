@@ -12,6 +12,9 @@ import openslab.core.floor.Substrate;
 import openslab.core.job.CycleKind;
 import openslab.core.job.Past;
 import openslab.core.job.ZoneFacts;
+import openslab.core.practice.Place;
+import openslab.core.practice.Practices;
+import openslab.core.product.Exposure;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Material;
 import openslab.core.quantity.Faults;
@@ -56,17 +59,17 @@ public class BuildUps {
     }
 
     /** What a new zone starts with; nothing where nobody can say what is usual. */
-    ZoneStore.StoredBuildUp first(Substrate substrate) {
+    ZoneStore.StoredBuildUp first(Substrate substrate, Exposure exposure, Practices practices) {
+        FloorSystem usual = systems.find(USUAL).orElseThrow();
         return substrate.family() == Substrate.Family.CEMENT
-                ? of(systems.find(USUAL).orElseThrow(), List.of())
+                ? of(usual, practices.proposed(usual, Place.at(exposure)))
                 : ZoneStore.StoredBuildUp.NONE;
     }
 
-    private ZoneStore.StoredBuildUp of(FloorSystem system, List<String> with) {
+    private ZoneStore.StoredBuildUp of(FloorSystem system, List<FloorSystem.Layer> layers) {
         return new ZoneStore.StoredBuildUp(
                 system.id(),
-                system.layers().stream()
-                        .filter(l -> !l.isOptional() || with.contains(l.id()))
+                layers.stream()
                         .map(l -> new ZoneStore.StoredLayer(
                                 l.id(),
                                 l.title(),
@@ -87,9 +90,12 @@ public class BuildUps {
 
     /**
      * @param was what goes on in the cycle now
+     * @param zone on which it goes
      * @throws InvalidInput with every fault at once
      */
-    ZoneStore.StoredBuildUp read(ZoneStore.StoredBuildUp was, BuildUpForm form, UnitSystem units) {
+    ZoneStore.StoredBuildUp read(ZoneStore.StoredBuildUp was, BuildUpForm form, ZoneFacts zone, UnitSystem units) {
+        Practices followed = zone.settings().practices();
+        Place place = zone.surroundings();
         String id = form.system() == null ? "" : form.system();
         Optional<FloorSystem> system = systems.find(id);
         if (!id.isEmpty() && system.isEmpty()) {
@@ -105,7 +111,10 @@ public class BuildUps {
             if (system.isEmpty()) {
                 throw new InvalidInput("system", null, "a system, or the layers one by one");
             }
-            List<String> with = form.with() == null ? List.of() : form.with();
+            if (form.with() == null) {
+                return of(system.get(), followed.proposed(system.get(), place));
+            }
+            List<String> with = form.with();
             List<String> optional = system.get().layers().stream()
                     .filter(FloorSystem.Layer::isOptional)
                     .map(FloorSystem.Layer::id)
@@ -113,7 +122,12 @@ public class BuildUps {
             if (!optional.containsAll(with)) {
                 throw new InvalidInput("with", String.join(", ", with), "of " + String.join(", ", optional));
             }
-            return of(system.get(), with);
+            return of(
+                    system.get(),
+                    system.get().layers().stream()
+                            .filter(l -> !l.isOptional() || with.contains(l.id()))
+                            .map(l -> followed.as(l, place))
+                            .toList());
         }
         var faults = new Faults();
         var layers = new ArrayList<ZoneStore.StoredLayer>();
@@ -128,7 +142,8 @@ public class BuildUps {
             }
             Optional<ZoneStore.StoredLayer> there =
                     was.layers().stream().filter(l -> l.id().equals(layer.id())).findFirst();
-            ZoneStore.StoredLayer read = faults.read(() -> read(there, layer, system, path, units, taken));
+            ZoneStore.StoredLayer read =
+                    faults.read(() -> read(there, layer, offered(system, layer, followed, place), path, units, taken));
             if (read != null) {
                 boolean offered = there.isEmpty() && !Said.is(layer.sheet());
                 layers.add(offered ? place(read.id(), layers, system) : layers.size(), read);
@@ -157,7 +172,7 @@ public class BuildUps {
                 was.system(),
                 was.layers().stream()
                         .map(l -> l.id().equals(layerId)
-                                ? read(Optional.of(l), form, systems.find(was.system()), "", units, Set.of())
+                                ? read(Optional.of(l), form, Optional.empty(), "", units, Set.of())
                                 : l)
                         .toList());
     }
@@ -165,16 +180,13 @@ public class BuildUps {
     private ZoneStore.StoredLayer read(
             Optional<ZoneStore.StoredLayer> was,
             LayerForm form,
-            Optional<FloorSystem> system,
+            Optional<ZoneStore.StoredLayer> ofSystem,
             String path,
             UnitSystem units,
             Set<String> taken) {
         var faults = new Faults();
         // a layer that the system has and that is not laid yet comes as the system has it
-        Optional<ZoneStore.StoredLayer> offered =
-                was.or(() -> system.flatMap(s -> of(s, List.of(or(form.id()))).layers().stream()
-                        .filter(l -> l.id().equals(form.id()))
-                        .findFirst()));
+        Optional<ZoneStore.StoredLayer> offered = was.or(() -> ofSystem);
         String digest = Said.is(form.sheet())
                 ? form.sheet()
                 : offered.map(ZoneStore.StoredLayer::digest).orElse(null);
@@ -237,8 +249,14 @@ public class BuildUps {
                 read.id(), read.title(), read.role(), read.digest(), way, read.rate(), read.reserve(), start);
     }
 
-    private static String or(String id) {
-        return id == null ? "" : id;
+    /** A layer as its system has it, where it has one of this id. */
+    private Optional<ZoneStore.StoredLayer> offered(
+            Optional<FloorSystem> system, LayerForm form, Practices followed, Place place) {
+        return system.flatMap(s -> s.layers().stream()
+                        .filter(l -> l.id().equals(form.id()))
+                        .findFirst()
+                        .map(l -> of(s, List.of(followed.as(l, place)))))
+                .map(b -> b.layers().get(0));
     }
 
     /** A sheet for another must stand in the same place of the build-up. */

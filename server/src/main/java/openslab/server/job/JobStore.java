@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import openslab.core.air.Location;
+import openslab.core.practice.Practices;
 import openslab.core.quantity.UnitSystem;
 import openslab.server.form.JobFacts;
 import openslab.server.form.Setting;
@@ -37,7 +38,7 @@ public class JobStore {
             boolean archived,
             int version,
             long changes) {
-        StoredJob toDomain() {
+        StoredJob toDomain(Practices practices) {
             return new StoredJob(
                     id,
                     new JobFacts(
@@ -50,7 +51,8 @@ public class JobStore {
                             ZoneId.of(timeZone),
                             UnitSystem.valueOf(units),
                             Setting.valueOf(setting),
-                            archived),
+                            archived,
+                            practices),
                     version,
                     changes);
         }
@@ -60,16 +62,19 @@ public class JobStore {
             "id, name, client, place, latitude, longitude, time_zone, units, setting, archived, version, changes";
 
     private final JdbcClient db;
+    private final PracticeStore practices;
     private final Clock clock;
 
-    JobStore(JdbcClient db, Clock clock) {
+    JobStore(JdbcClient db, PracticeStore practices, Clock clock) {
         this.db = db;
+        this.practices = practices;
         this.clock = clock;
     }
 
     public List<StoredJob> all() {
+        Map<UUID, Practices> own = practices.ofJobs();
         return db.sql("select " + JOB_COLUMNS + " from job order by created_at, id").query(JobRow.class).list().stream()
-                .map(JobRow::toDomain)
+                .map(r -> r.toDomain(own.getOrDefault(r.id(), Practices.USUAL)))
                 .toList();
     }
 
@@ -78,7 +83,7 @@ public class JobStore {
                 .param("id", id)
                 .query(JobRow.class)
                 .optional()
-                .map(JobRow::toDomain);
+                .map(r -> r.toDomain(practices.ofJob(id)));
     }
 
     public StoredJob get(UUID id) {
@@ -95,6 +100,7 @@ public class JobStore {
                 .param("version", version)
                 .param("now", now())
                 .update();
+        practices.setJob(id, f.practices());
     }
 
     public void update(UUID id, JobFacts f) {
@@ -106,6 +112,7 @@ public class JobStore {
                         id,
                         f)
                 .update();
+        practices.setJob(id, f.practices());
     }
 
     private JdbcClient.StatementSpec bound(String sql, UUID id, JobFacts f) {

@@ -121,7 +121,9 @@ public class Jobs {
                 jobId,
                 id,
                 choice,
-                List.of(ZoneStore.StoredCycle.first(clock.instant(), buildUps.first(choice.substrate()))));
+                List.of(ZoneStore.StoredCycle.first(
+                        clock.instant(),
+                        buildUps.first(choice.substrate(), choice.exposure(), reader.followed(store.get(jobId))))));
         return id;
     }
 
@@ -184,7 +186,11 @@ public class Jobs {
                     job,
                     zone,
                     seen,
-                    buildUps.read(zone.cycle().buildUp(), form, job.facts().units()));
+                    buildUps.read(
+                            zone.cycle().buildUp(),
+                            form,
+                            reader.facts(job, zone),
+                            job.facts().units()));
             return zoneId.toString();
         });
     }
@@ -320,6 +326,7 @@ public class Jobs {
         words.put("units", form.units());
         words.put("setting", form.setting());
         words.put("archived", Boolean.toString(form.archived()));
+        f.practices().chosen().forEach((id, school) -> words.put("practice, " + id, school.label()));
         return words;
     }
 

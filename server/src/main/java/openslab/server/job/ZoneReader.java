@@ -14,6 +14,7 @@ import openslab.core.job.LayerChoice;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
+import openslab.core.practice.Practices;
 import openslab.core.prep.SiteLimits;
 import openslab.core.product.LayerRole;
 import openslab.core.product.ProductSheet;
@@ -33,6 +34,7 @@ public class ZoneReader {
     private final SheetStore sheets;
     private final Systems systems;
     private final DrawnFloors floors;
+    private final PracticeStore practices;
     private final Snapshot snapshot;
     private final Clock clock;
 
@@ -42,6 +44,7 @@ public class ZoneReader {
             SheetStore sheets,
             Systems systems,
             DrawnFloors floors,
+            PracticeStore practices,
             Snapshot snapshot,
             Clock clock) {
         this.jobs = jobs;
@@ -49,6 +52,7 @@ public class ZoneReader {
         this.sheets = sheets;
         this.systems = systems;
         this.floors = floors;
+        this.practices = practices;
         this.snapshot = snapshot;
         this.clock = clock;
     }
@@ -78,8 +82,10 @@ public class ZoneReader {
 
     /** All zones of a job, in order; read by one, and worked out side by side. */
     List<KnownZone> of(JobStore.StoredJob job, Instant now) {
-        List<KnownZone> all =
-                zones.of(job.id()).stream().map(z -> known(job, z, now)).toList();
+        Practices followed = followed(job);
+        List<KnownZone> all = zones.of(job.id()).stream()
+                .map(z -> new KnownZone(job, z, facts(job, z, followed), now))
+                .toList();
         all.parallelStream().forEach(KnownZone::report);
         return all;
     }
@@ -111,8 +117,17 @@ public class ZoneReader {
         });
     }
 
+    /** The schools that a job follows: its own, and the shop's in all else. */
+    public Practices followed(JobStore.StoredJob job) {
+        return practices.shop().with(job.facts().practices());
+    }
+
     /** A stored zone as the core knows it. */
     ZoneFacts facts(JobStore.StoredJob job, ZoneStore.StoredZone zone) {
+        return facts(job, zone, followed(job));
+    }
+
+    private ZoneFacts facts(JobStore.StoredJob job, ZoneStore.StoredZone zone, Practices followed) {
         ZoneChoice choice = zone.choice();
         String id = zone.id().toString();
         Optional<PlanReport> plan = choice.isOnPlan()
@@ -133,7 +148,7 @@ public class ZoneReader {
                 choice.use(),
                 choice.exposure(),
                 new SiteLimits(choice.dust(), choice.washWater(), choice.limits()),
-                ZoneFields.settings(choice.values()),
+                ZoneFields.settings(choice.values()).following(followed),
                 zone.cycles().stream().map(this::cycle).toList(),
                 zone.log());
     }

@@ -5,11 +5,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import openslab.core.job.ChoiceReport;
 import openslab.core.job.Conduct;
 import openslab.core.job.JobBuying;
 import openslab.core.job.LaySheet;
+import openslab.core.job.LayerBatches;
 import openslab.core.job.LayerChoice;
+import openslab.core.job.LayerMoisture;
 import openslab.core.job.LayerReport;
 import openslab.core.mix.Buying;
 import openslab.core.system.FloorSystem;
@@ -37,6 +40,7 @@ import org.springframework.web.bind.annotation.RestController;
 class LayStageController {
     /**
      * @param layers which sheet the layer has; {@code buying} what the job buys of it, all its zones together
+     * @param batches those that were mixed, and the next
      * @param sheet what its steps take
      * @param photos of the log entries of the job that have any, by the entry's key
      */
@@ -45,6 +49,7 @@ class LayStageController {
             OneLayer report,
             List<JobViews.LayerView> layers,
             Optional<Buying> buying,
+            LayerBatches batches,
             LaySheet sheet,
             Map<UUID, List<UUID>> photos) {}
 
@@ -88,6 +93,7 @@ class LayStageController {
     private final Systems systems;
     private final Workings workings;
     private final Candidates candidates;
+    private final ZoneBays bays;
 
     LayStageController(
             JobViews views,
@@ -96,7 +102,8 @@ class LayStageController {
             PhotoStore photos,
             Systems systems,
             Workings workings,
-            Candidates candidates) {
+            Candidates candidates,
+            ZoneBays bays) {
         this.views = views;
         this.reader = reader;
         this.paces = paces;
@@ -104,6 +111,7 @@ class LayStageController {
         this.systems = systems;
         this.workings = workings;
         this.candidates = candidates;
+        this.bays = bays;
     }
 
     @Brief
@@ -138,8 +146,34 @@ class LayStageController {
                             .filter(l -> l.id().equals(layerId))
                             .toList(),
                     buying,
+                    LayerBatches.of(
+                            zone.facts(),
+                            layer,
+                            zone.report().layers(),
+                            m2 -> bays.batches(zone, m2),
+                            zone.units(),
+                            zone.now()),
                     LaySheet.of(zone.facts(), choice, paces.all(), zone.units(), zone.now()),
                     photos.of(jobId));
+        });
+    }
+
+    /** The floor in the bays that a layer is put on in, and how far it is. */
+    @GetMapping("/layers/{layerId}/bays")
+    LayerBays bays(@PathVariable UUID jobId, @PathVariable UUID zoneId, @PathVariable String layerId) {
+        return reader.zone(jobId, zoneId, zone -> {
+            LayerReport layer = zone.report().layers().stream()
+                    .filter(l -> l.id().equals(layerId))
+                    .findFirst()
+                    .orElseThrow(() -> new NotHere("layerId", layerId));
+            var planned = LayerBatches.of(
+                    zone.facts(),
+                    layer,
+                    zone.report().layers(),
+                    m2 -> bays.batches(zone, m2),
+                    zone.units(),
+                    zone.now());
+            return LayerBays.of(zone, layer, planned, bays);
         });
     }
 
@@ -152,7 +186,7 @@ class LayStageController {
                 zoneId,
                 zone -> new ChoiceStage(
                         zone.job().changes(),
-                        ChoiceReport.of(candidates.all(), zone.facts(), zone.units(), zone.now()),
+                        ChoiceReport.of(candidates.of(zone.facts()), zone.facts(), zone.units(), zone.now()),
                         ChoiceReport.said(zone.facts()).entrySet().stream()
                                 .collect(Collectors.toMap(
                                         Map.Entry::getKey, e -> e.getValue().typed())),
@@ -185,13 +219,15 @@ class LayStageController {
                     zone.job().changes(),
                     new BuildUpPart(
                             zone.facts().begun().stream().map(LayerChoice::id).toList(),
-                            LayerChecks.of(
-                                    zone.facts().layers().stream()
-                                            .map(LayerChoice::checked)
-                                            .toList(),
-                                    zone.facts().substrate(),
-                                    zone.facts().exposure(),
-                                    zone.units())),
+                            Stream.concat(
+                                            LayerChecks.of(
+                                                    zone.facts().checked(),
+                                                    zone.facts().substrate(),
+                                                    zone.facts().exposure(),
+                                                    zone.units())
+                                                    .stream(),
+                                            LayerMoisture.of(zone.facts(), zone.units(), zone.now()).stream())
+                                    .toList()),
                     system.map(s -> new SystemName(s.id(), s.title(), s.note())),
                     layers,
                     system.stream()

@@ -16,8 +16,11 @@ import openslab.core.product.Powder;
 import openslab.core.product.Spread;
 import openslab.core.product.Stain;
 import openslab.core.product.TwoPart;
+import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
 
@@ -26,6 +29,9 @@ final class MaterialReader {
     /** Kinds that a form shows by its other fields. */
     private static final Set<Material.Kind> SHOWN =
             Set.of(Material.Kind.TWO_PART, Material.Kind.ONE_PART, Material.Kind.BROADCAST);
+
+    /** OURS: a twenty-fifth of its weight. */
+    private static final double WETS_L_PER_KG = 0.04;
 
     private final SheetForm form;
     private final UnitSystem units;
@@ -84,7 +90,19 @@ final class MaterialReader {
         ordered("depth", "lift");
         ordered("look", "usual");
         ordered("usual", "deep");
+        wetted();
         within();
+    }
+
+    /** Ounces heard for quarts: less water than this wets no bag. */
+    private void wetted() {
+        if (has("bag") && has("waterMin") && number("waterMin") < WETS_L_PER_KG * number("bag")) {
+            faults.add(
+                    "numbers.waterMin",
+                    numbers.get("waterMin").typed(),
+                    "at least " + Show.in(Unit.of(Dimension.VOLUME, units), WETS_L_PER_KG * number("bag"))
+                            + " to such a bag: less cannot wet it; were quarts meant? The sheet in hand says so");
+        }
     }
 
     private void put(Field field) {

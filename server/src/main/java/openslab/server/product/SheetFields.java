@@ -166,6 +166,14 @@ final class SheetFields {
                             new Field.Choice("never", "Never while it films"))
                     .ifWanted(),
             Field.quantity("rainSafe", "Rain does no harm after", Unit.HOUR, 0.01, 2000, "")
+                    .ifWanted(),
+            Field.yesNo("ownPails", "Each part in its own pail, never on top of another")
+                    .ifWanted(),
+            Field.quantity("atOnce", "Mixed at once at most", Unit.GALLON, Unit.LITRE, 0.05, 2000, "")
+                    .ifWanted(),
+            Field.quantity("grit", "Grit, at most", Unit.PERCENT, 0.1, 100, "by volume; 1 qt in 5 gal is 5 %")
+                    .ifWanted(),
+            Field.quantity("thin", "Thinner, at most", Unit.PERCENT, 0.1, 300, "by volume, to a hundred of it")
                     .ifWanted());
 
     private SheetFields() {}

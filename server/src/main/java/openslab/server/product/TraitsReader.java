@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import openslab.core.floor.Substrate;
 import openslab.core.product.Chemistry;
+import openslab.core.product.Dosing;
 import openslab.core.product.Fan;
 import openslab.core.product.Handling;
 import openslab.core.product.Suits;
@@ -93,17 +94,23 @@ final class TraitsReader {
 
     Handling handling() {
         return new Handling(
-                minutes("stir"),
-                minutes("combine"),
-                minutes("stand"),
+                number("stir"),
+                number("combine"),
+                number("stand"),
                 handled.containsKey("tool") ? handled.get("tool").typed() : "",
                 handled.containsKey("fan")
                         ? Fan.valueOf(handled.get("fan").typed().toUpperCase(Locale.ROOT))
                         : Fan.UNSAID,
-                minutes("rainSafe"));
+                number("rainSafe"),
+                new Dosing(
+                        handled.containsKey("ownPails")
+                                && handled.get("ownPails").typed().equals("yes"),
+                        number("atOnce"),
+                        number("grit") / 100,
+                        number("thin") / 100));
     }
 
-    private double minutes(String field) {
+    private double number(String field) {
         return handled.containsKey(field) ? handled.get(field).base() : 0;
     }
 

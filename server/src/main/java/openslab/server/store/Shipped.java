@@ -23,6 +23,9 @@ public final class Shipped {
 
     /** Its lines, empty ones left out. */
     public static List<String> lines(String resource) {
-        return text(resource).lines().filter(l -> !l.isBlank()).toList();
+        return text(resource)
+                .lines()
+                .filter(l -> !l.isBlank() && !l.startsWith("#"))
+                .toList();
     }
 }

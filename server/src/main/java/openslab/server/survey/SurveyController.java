@@ -89,7 +89,8 @@ class SurveyController {
     /** What the floor means for every build-up that might go on it. */
     @GetMapping("/candidates")
     List<CandidateReport> candidates(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
-        return reader.zone(jobId, zoneId, z -> CandidateReport.of(candidates.all(), z.facts(), z.units(), z.now()));
+        return reader.zone(
+                jobId, zoneId, z -> CandidateReport.of(candidates.of(z.facts()), z.facts(), z.units(), z.now()));
     }
 
     /** What was read, spread over the floor, with what nobody knows. */

@@ -3,6 +3,9 @@ package openslab.server.system;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import openslab.core.job.ZoneFacts;
+import openslab.core.practice.Place;
+import openslab.core.practice.Practices;
 import openslab.core.product.ProductSheet;
 import openslab.core.system.Candidate;
 import openslab.core.system.FloorSystem;
@@ -13,47 +16,45 @@ import org.springframework.stereotype.Component;
 /** The systems that every floor is judged for. Their sheets are the ones on the shelf, as somebody may have edited them. */
 @Component
 public class Candidates {
-    private record Shelved(Map<String, String> digests, List<Candidate> candidates) {}
-
     private final SheetStore sheets;
     private final Systems systems;
-    private volatile Shelved shelved = new Shelved(Map.of(), List.of());
 
     Candidates(SheetStore sheets, Systems systems) {
         this.sheets = sheets;
         this.systems = systems;
     }
 
-    /** With the sheets that stand on the shelf now; without those of which a sheet is missing there. */
-    public List<Candidate> all() {
+    /**
+     * With the sheets that stand on the shelf now, as they are taken there; without those of which a sheet is missing.
+     *
+     * @param followed schools that say which layers are laid on {@code place} where nobody says more
+     */
+    public List<Candidate> of(Practices followed, Place place) {
         Map<String, String> now = sheets.digests();
-        Shelved known = shelved;
-        if (!known.digests.equals(now)) {
-            known = new Shelved(now, read(now));
-            shelved = known;
+        var candidates = new ArrayList<Candidate>();
+        for (FloorSystem system : systems.all()) {
+            List<FloorSystem.Layer> laid = followed.proposed(system, place);
+            if (laid.stream().allMatch(l -> now.containsKey(l.sheet()))) {
+                candidates.add(of(system, laid, followed, now));
+            }
         }
-        return known.candidates;
+        return candidates;
     }
 
-    private List<Candidate> read(Map<String, String> digests) {
-        return systems.all().stream()
-                .filter(f -> digests.keySet().containsAll(slugs(f)))
-                .map(f -> of(f, digests))
-                .toList();
+    /** For a floor, by the schools that it follows. */
+    public List<Candidate> of(ZoneFacts zone) {
+        return of(zone.settings().practices(), zone.surroundings());
     }
 
-    private Candidate of(FloorSystem system, Map<String, String> digests) {
-        List<ProductSheet> laid = slugs(system).stream()
-                .map(slug -> sheets.of(digests.get(slug)).sheet())
-                .toList();
+    private Candidate of(
+            FloorSystem system, List<FloorSystem.Layer> layers, Practices followed, Map<String, String> digests) {
+        var laid = new ArrayList<ProductSheet>();
         var ways = new ArrayList<Way>();
-        for (int i = 0; i < laid.size(); i++) {
-            ways.add(systems.way(system.usual().get(i).way(), laid.get(i)));
+        for (FloorSystem.Layer layer : layers) {
+            ProductSheet sheet = sheets.of(digests.get(layer.sheet())).sheet();
+            laid.add(followed.taken(sheet));
+            ways.add(systems.way(layer.way(), sheet));
         }
         return new Candidate(system, laid, ways);
-    }
-
-    private static List<String> slugs(FloorSystem system) {
-        return system.usual().stream().map(FloorSystem.Layer::sheet).toList();
     }
 }

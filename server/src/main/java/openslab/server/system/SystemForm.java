@@ -44,6 +44,7 @@ public record SystemForm(
      * One layer, from the floor upward.
      *
      * @param sheet the slug of the sheet it is usually laid of
+     * @param water the slug of the sheet that water carries, where {@code sheet} is one that solvent carries
      * @param way how it is laid, by the id of a way; or {@code steps}, its own; as its material usually is where it has neither
      * @param when why it would be laid, where it is not always
      */
@@ -52,6 +53,7 @@ public record SystemForm(
             String title,
             @Schema(implementation = LayerRole.class) String role,
             String sheet,
+            @Nullable String water,
             @Nullable String way,
             @Nullable List<StepPart> steps,
             @Nullable String when) {}

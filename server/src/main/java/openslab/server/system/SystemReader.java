@@ -34,6 +34,8 @@ final class SystemReader {
     /** @param ways of the layers that have steps of their own */
     record Read(FloorSystem system, List<Way> ways) {}
 
+    private static final String ID = "[a-z0-9-]+";
+    private static final String ID_WORDS = "small letters, figures and hyphens";
     private static final Field TIME = Field.quantity("time", "Time", Unit.HOUR, 0.001, 20_000, "30 s, 15 min, 3 h");
     private static final Field AT = Field.quantity("at", "At", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 60, "");
 
@@ -45,9 +47,15 @@ final class SystemReader {
         this.shared = shared;
     }
 
-    /** @throws openslab.core.quantity.InvalidInput naming every fault */
-    Read read(SystemForm form) {
+    /**
+     * @param version of one that a shop made: each has ways of its own; 0 for one that ships
+     * @throws openslab.core.quantity.InvalidInput naming every fault
+     */
+    Read read(SystemForm form, int version) {
         String id = faults.line("id", form.id(), 1, 40);
+        if (id != null && !id.matches(ID)) {
+            faults.add("id", id, ID_WORDS);
+        }
         String title = faults.line("title", form.title(), 1, 80);
         String note = faults.prose("note", form.note(), 300);
         Set<Substrate> on = allOf("on", form.on(), Substrate.class);
@@ -61,7 +69,8 @@ final class SystemReader {
         var ways = new ArrayList<Way>();
         var layers = new ArrayList<FloorSystem.Layer>();
         for (int i = 0; form.layers() != null && i < form.layers().size(); i++) {
-            layer(form.layers().get(i), "layers[" + i + "].", id, ways).ifPresent(layers::add);
+            layer(form.layers().get(i), "layers[" + i + "].", version == 0 ? id : id + "." + version, ways)
+                    .ifPresent(layers::add);
         }
         if (form.layers() == null || form.layers().isEmpty()) {
             faults.add("layers", null, "at least one layer");
@@ -114,12 +123,13 @@ final class SystemReader {
 
     private Optional<FloorSystem.Layer> layer(SystemForm.LayerPart part, String path, String system, List<Way> ways) {
         String id = faults.line(path + "id", part.id(), 1, 40);
-        if (id != null && !id.matches("[a-z0-9-]+")) {
-            faults.add(path + "id", id, "small letters, figures and hyphens");
+        if (id != null && !id.matches(ID)) {
+            faults.add(path + "id", id, ID_WORDS);
         }
         String title = faults.line(path + "title", part.title(), 1, 60);
         LayerRole role = faults.oneOf(path + "role", part.role(), LayerRole.class);
         String sheet = faults.line(path + "sheet", part.sheet(), 1, 60);
+        String water = part.water() == null ? "" : faults.line(path + "water", part.water(), 1, 60);
         String way = part.way() == null ? "" : part.way();
         if (!way.isEmpty() && !shared.contains(way)) {
             faults.add(path + "way", way, "one of " + String.join(", ", shared));
@@ -129,9 +139,9 @@ final class SystemReader {
             ofSteps(way, part.steps(), path).ifPresent(ways::add);
         }
         String when = part.when() == null ? "" : part.when();
-        return id == null || title == null || role == null || sheet == null
+        return id == null || title == null || role == null || sheet == null || water == null
                 ? Optional.empty()
-                : Optional.of(new FloorSystem.Layer(id, title, role, sheet, way, when));
+                : Optional.of(new FloorSystem.Layer(id, title, role, sheet, water, way, when));
     }
 
     private Optional<Way> ofSteps(String id, List<SystemForm.StepPart> parts, String path) {

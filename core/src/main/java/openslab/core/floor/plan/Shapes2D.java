@@ -52,7 +52,7 @@ public final class Shapes2D {
     }
 
     /** The outer ring first, then round what is left out; a little wider than it is. */
-    static Geometry polygon(List<List<Corner>> rings, double widerM) {
+    public static Geometry polygon(List<List<Corner>> rings, double widerM) {
         LinearRing[] holes = rings.subList(1, rings.size()).stream()
                 .map(r -> polygon(r).getExteriorRing())
                 .toArray(LinearRing[]::new);
@@ -64,7 +64,7 @@ public final class Shapes2D {
         return FACTORY.createPoint(new Coordinate(at.x(), at.y()));
     }
 
-    static LineString line(List<Corner> places) {
+    public static LineString line(List<Corner> places) {
         return FACTORY.createLineString(
                 places.stream().map(c -> new Coordinate(c.x(), c.y())).toArray(Coordinate[]::new));
     }
@@ -76,7 +76,7 @@ public final class Shapes2D {
     }
 
     /** The corners of a ring, the repeated last one left out. */
-    static List<Corner> corners(LineString ring) {
+    public static List<Corner> corners(LineString ring) {
         var corners = new ArrayList<Corner>(ring.getNumPoints() - 1);
         for (int i = 0; i < ring.getNumPoints() - 1; i++) {
             Coordinate c = ring.getCoordinateN(i);
@@ -85,7 +85,7 @@ public final class Shapes2D {
         return List.copyOf(corners);
     }
 
-    static List<Polygon> polygons(Geometry geometry) {
+    public static List<Polygon> polygons(Geometry geometry) {
         var polygons = new ArrayList<Polygon>();
         for (int i = 0; i < geometry.getNumGeometries(); i++) {
             if (geometry.getGeometryN(i) instanceof Polygon p && !p.isEmpty()) {
@@ -144,7 +144,7 @@ public final class Shapes2D {
      *
      * @throws InvalidInput where the lines cross more often than can be parted
      */
-    static List<Polygon> cut(Geometry floor, List<LineString> lines) {
+    public static List<Polygon> cut(Geometry floor, List<LineString> lines) {
         if (lines.isEmpty()) {
             return polygons(floor);
         }

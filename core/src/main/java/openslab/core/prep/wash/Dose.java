@@ -69,6 +69,11 @@ public record Dose(List<Chemical> any, double spreadM2PerL, boolean tried, Optio
         return new Dose(any, spreadM2PerL, true, strength);
     }
 
+    /** As the label says, whatever a test patch would. */
+    public Dose byLabel() {
+        return new Dose(any, spreadM2PerL, false, strength);
+    }
+
     /** @param typed as a label has it: "4 fl oz/gal" */
     public Dose at(String typed) {
         return new Dose(any, spreadM2PerL, tried, Optional.of(Ratio.parse("strength", typed)));

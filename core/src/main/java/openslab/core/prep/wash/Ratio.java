@@ -36,7 +36,8 @@ public record Ratio(double water, String typed, double bagL) {
     private static final Pattern BAGS =
             Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*(?:bags?|packs?)\\s*(?:/|per|in|to)\\s*(?:a\\s+)?(.+)");
 
-    private static final Pattern DOSE = Pattern.compile("(.+?)\\s*(?:/|per|in)\\s*(?:a\\s+)?(.+)");
+    /** Parted at the last stroke: a quarter of a cup has one of its own. */
+    private static final Pattern DOSE = Pattern.compile("(.+)\\s*(?:/|\\bper\\b|\\bin\\b)\\s*(?:a\\s+)?(.+)");
 
     /** What a person writes after the stroke when they leave the number out: "12 fl oz/gal". */
     private static final Map<String, String> ONE = Map.of(

@@ -143,8 +143,8 @@ public enum Defect {
 
     /** The test that proves a defect gone, and what it must show. */
     enum Proof {
-        SOAKS("water-drop", "a drop of water inside it soaks in", r -> r.choice("drop")
-                .equals("soaks")),
+        SOAKS("water-drop", "a drop of water inside it soaks in", r -> !r.choice("drop")
+                .equals("beads")),
         /** Where water soaks into nothing, clean or not. */
         CLOTH_CLEAN("solvent-rub", "a solvent rub inside it leaves the rag clean", r -> r.choice("sign")
                 .equals("nothing")),

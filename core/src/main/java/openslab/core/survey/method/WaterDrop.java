@@ -13,11 +13,16 @@ import openslab.core.survey.TestMethod;
 
 /** Does a drop of water soak in within a minute? */
 public final class WaterDrop implements TestMethod {
+    public static final String ID = "water-drop";
+
+    /** OURS, within 10 s: thirsty, as old and porous concrete is. */
+    public static final String DRINKS = "drinks";
+
     private static final Source F3191 = Source.published("ASTM F3191, from memory");
     private static final TestCount COUNT = new TestCount(3, 3000, 1, 2000, F3191);
 
     private static final About ABOUT = new About(
-            "water-drop",
+            ID,
             "Water drop",
             TestGroup.FILM,
             "Put one small drop of clean water on the bare floor and watch it for 60 s.",
@@ -38,6 +43,7 @@ public final class WaterDrop implements TestMethod {
         return List.of(Field.choice(
                 "drop",
                 "The drop",
+                new Field.Choice(DRINKS, "Gone at once, within 10 s"),
                 new Field.Choice("soaks", "Soaks in within 60 s"),
                 new Field.Choice("beads", "Still beads after 60 s")));
     }
@@ -62,6 +68,8 @@ public final class WaterDrop implements TestMethod {
                     "If water cannot get in, neither can the primer: sealer, wax, oil or a burnished surface is in the way.",
                     "Find out what is there and take it off, then drop again."));
         }
-        return List.of(finding.go("water soaks in" + at, "The surface is open."));
+        return r.choice("drop").equals(DRINKS)
+                ? List.of(finding.go("water is gone at once" + at, "The surface is open, and thirsty: a primer first."))
+                : List.of(finding.go("water soaks in" + at, "The surface is open."));
     }
 }

@@ -1,0 +1,234 @@
+package openslab.core.job;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.DoubleFunction;
+import openslab.core.cure.CureTime;
+import openslab.core.mix.BatchPlan;
+import openslab.core.mix.Bay;
+import openslab.core.mix.Crew;
+import openslab.core.mix.FlakeSplit;
+import openslab.core.mix.recipe.Measuring;
+import openslab.core.mix.recipe.Recipe;
+import openslab.core.mix.recipe.Vessel;
+import openslab.core.mix.recipe.Wanted;
+import openslab.core.mix.recipe.WeighIn;
+import openslab.core.product.Clock;
+import openslab.core.product.Liquid;
+import openslab.core.product.ProductSheet;
+import openslab.core.quantity.Dimension;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Value;
+
+/**
+ * The batches of one layer: as they are planned, those that were mixed, and the next.
+ *
+ * @param plan empty for a broadcast and where the pot life is not known; {@code whyNot} then says why
+ * @param split of a broadcast, by the batches of the coat that it is thrown into
+ * @param logged in the order in which they were mixed
+ * @param next empty where the layer has no batches, or is on
+ */
+public record LayerBatches(
+        Optional<BatchPlan> plan,
+        String whyNot,
+        Optional<FlakeSplit> split,
+        List<MixedBatch> logged,
+        Optional<NextBatch> next) {
+    /**
+     * A batch that was mixed.
+     *
+     * @param bay which part of the floor it was for; empty where nobody said
+     * @param amount in the job's units; {@code area} likewise
+     * @param useBy when its pot life is over; empty where none runs or no slab temperature is known
+     * @param weighed what the scale showed of its parts, judged; empty where it was not weighed
+     */
+    public record MixedBatch(
+            String key,
+            int number,
+            Instant at,
+            String by,
+            String bay,
+            String amount,
+            String area,
+            Optional<WeighIn> weighed,
+            Optional<Instant> useBy) {}
+
+    /**
+     * The batch that comes next.
+     *
+     * @param number from 1; beyond the plan where more were mixed than it has
+     * @param run what it is
+     * @param amount as a batch of it is logged: litres, or bags of a powder
+     * @param vessel what it is mixed in; {@code measuring} how
+     */
+    public record NextBatch(
+            int number, BatchPlan.BatchRun run, Figure amount, Recipe recipe, double vesselL, Measuring measuring) {}
+
+    public LayerBatches {
+        logged = List.copyOf(logged);
+    }
+
+    private static final String READY = "It comes ready in its can, and keeps: it is put on from it.";
+
+    /**
+     * @param layers of {@code zone}, as they are reported
+     * @param bays of its floor for a batch of at most so many m²
+     */
+    public static LayerBatches of(
+            ZoneFacts zone,
+            LayerReport layer,
+            List<LayerReport> layers,
+            DoubleFunction<List<Bay>> bays,
+            UnitSystem system,
+            Instant now) {
+        return new Writing(zone, bays, system, now).of(layer, layers);
+    }
+
+    /** A plan, or why there is none. */
+    private record Planned(Optional<BatchPlan> plan, String whyNot) {}
+
+    private record Writing(ZoneFacts zone, DoubleFunction<List<Bay>> bays, UnitSystem system, Instant now) {
+        LayerBatches of(LayerReport layer, List<LayerReport> layers) {
+            if (layer.isBroadcast()) {
+                return thrown(layer, layers);
+            }
+            Planned planned = planned(layer);
+            ProductSheet sheet = zone.taken(choice(layer));
+            var logged = new ArrayList<MixedBatch>();
+            List<LogEntry> entries = zone.unstruck(LogEntry.Kind.BATCH, layer.id());
+            for (int i = 0; i < entries.size(); i++) {
+                LogEntry e = entries.get(i);
+                logged.add(new MixedBatch(
+                        e.key(),
+                        i + 1,
+                        e.at(),
+                        e.by(),
+                        e.place(),
+                        amount(e, system),
+                        Show.in(system, Dimension.AREA, e.values().get("area").base()),
+                        weighed(e, sheet, system),
+                        LayerSchedule.useBy(layer.sheet(), e.at(), zone)));
+            }
+            return new LayerBatches(
+                    planned.plan(),
+                    planned.whyNot(),
+                    Optional.empty(),
+                    logged,
+                    layer.coated()
+                            ? Optional.empty()
+                            : planned.plan()
+                                    .map(p -> next(
+                                            entries.size() + 1,
+                                            sheet,
+                                            p,
+                                            zone.crew().vesselL(),
+                                            system)));
+        }
+
+        private LayerChoice choice(LayerReport layer) {
+            return zone.layers().stream()
+                    .filter(l -> l.id().equals(layer.id()))
+                    .findFirst()
+                    .orElseThrow();
+        }
+
+        private LayerBatches thrown(LayerReport layer, List<LayerReport> layers) {
+            Optional<Figure> parts = layers.subList(0, layers.indexOf(layer)).stream()
+                    .filter(l -> !l.isBroadcast())
+                    .reduce((a, b) -> b)
+                    .flatMap(below -> planned(below).plan())
+                    .map(BatchPlan::count);
+            Crew crew = zone.crew().keeping(choice(layer).reserveShare());
+            Optional<FlakeSplit> split = parts.map(
+                    n -> FlakeSplit.of(areaM2(), layer.sheet().broadcast().orElseThrow(), n, crew, system));
+            return new LayerBatches(
+                    Optional.empty(),
+                    split.isPresent() ? "" : "The layer below has no batches yet to split it by.",
+                    split,
+                    List.of(),
+                    Optional.empty());
+        }
+
+        private double areaM2() {
+            return zone.shape().area(system).base();
+        }
+
+        private Planned planned(LayerReport layer) {
+            LayerChoice choice = choice(layer);
+            ProductSheet sheet = zone.taken(choice);
+            if (!BatchPlan.isOf(sheet)) {
+                return new Planned(Optional.empty(), READY);
+            }
+            Crew crew = zone.crew().keeping(choice.reserveShare());
+            if (sheet.curve(Clock.POT_LIFE).isEmpty()) {
+                return new Planned(Optional.of(plan(sheet, Optional.empty(), crew)), "");
+            }
+            // once the first batch is mixed the bays stay as they are
+            Instant at = zone.unstruck(LogEntry.Kind.BATCH, layer.id()).stream()
+                    .findFirst()
+                    .map(LogEntry::at)
+                    .orElseGet(() -> layer.start().orElse(now));
+            OptionalDouble slabC = LayerSchedule.slabC(layer.started(), at, zone);
+            if (slabC.isEmpty()) {
+                return new Planned(Optional.empty(), LayerSchedule.NO_SLAB);
+            }
+            CureTime life = CureTime.of(sheet, Clock.POT_LIFE, slabC.getAsDouble(), system);
+            return life.minutes().isPresent()
+                    ? new Planned(Optional.of(plan(sheet, life.minutes(), crew)), "")
+                    : new Planned(Optional.empty(), life.whyNot());
+        }
+
+        private BatchPlan plan(ProductSheet sheet, Optional<Figure> life, Crew crew) {
+            Figure most = BatchPlan.most(sheet, life, crew, system);
+            return BatchPlan.of(bays.apply(most.base()), sheet, life, crew, system);
+        }
+    }
+
+    private static String amount(LogEntry e, UnitSystem system) {
+        Value bags = e.values().get("bags");
+        return bags == null
+                ? Show.in(system, Dimension.VOLUME, e.values().get("volume").base())
+                : Show.in(Unit.BAG, bags.base());
+    }
+
+    private static NextBatch next(int number, ProductSheet sheet, BatchPlan plan, double vesselL, UnitSystem system) {
+        BatchPlan.BatchRun run =
+                plan.batch(number).orElse(plan.runs().get(plan.runs().size() - 1));
+        Measuring measuring = Recipe.usual(sheet);
+        // whatever the plan has made it, it goes into one vessel
+        var vessel = new Vessel(Math.max(vesselL, run.volume().base()), 0, 0);
+        Recipe recipe = Recipe.of(sheet, new Wanted.Mixed(run.volume().base()), vessel, measuring, List.of(), system);
+        return new NextBatch(number, run, recipe.amount(), recipe, vessel.holdsL(), measuring);
+    }
+
+    private static Optional<WeighIn> weighed(LogEntry e, ProductSheet sheet, UnitSystem system) {
+        if (sheet.liquid().isEmpty()) {
+            return Optional.empty();
+        }
+        Liquid liquid = sheet.liquid().get();
+        var readings = new ArrayList<Double>();
+        double shown = 0;
+        for (Liquid.Part part : liquid.pouring()) {
+            Value kg = e.values().get(LogEntry.weighedOf(part.name()));
+            if (kg == null) {
+                return Optional.empty();
+            }
+            shown += kg.base();
+            readings.add(shown);
+        }
+        Recipe recipe = Recipe.of(
+                sheet,
+                new Wanted.Mixed(e.values().get("volume").base()),
+                new Vessel(e.values().get("volume").base() * 2, 0, 0),
+                Recipe.usual(sheet),
+                List.of(),
+                system);
+        return Optional.of(WeighIn.of(recipe, new Vessel(1, 0, 0), readings, Double.POSITIVE_INFINITY, 0, system));
+    }
+}

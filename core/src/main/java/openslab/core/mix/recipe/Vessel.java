@@ -1,0 +1,21 @@
+package openslab.core.mix.recipe;
+
+import openslab.core.quantity.Require;
+
+/**
+ * What it is mixed in.
+ *
+ * @param holdsL what may be mixed in it, litres; of one with lines, up to the last of them
+ * @param tareKg what the scale shows with it empty, kilograms; 0 where the scale is set to nothing with it on
+ * @param lines on its wall, apart alike; 0 where it has none
+ */
+public record Vessel(double holdsL, double tareKg, int lines) {
+    /** OURS: a 5 gal pail, filled so that it can be stirred and carried. */
+    public static final Vessel PAIL = new Vessel(15, 0, 0);
+
+    public Vessel {
+        Require.positive(holdsL, "vessel");
+        Require.that(tareKg >= 0, "an empty vessel weighs 0 kg or more, got %s", tareKg);
+        Require.that(lines >= 0, "a vessel has 0 lines or more, got %s", lines);
+    }
+}

@@ -1,0 +1,122 @@
+<script lang="ts">
+  import type { JobHead, LayerReport, LayerZone } from '../../api/types';
+  import { appClock } from '../../app/clock.svelte';
+  import { jobHref } from '../../app/route.svelte';
+  import FigureButton from '../../parts/FigureButton.svelte';
+  import Mark from '../../parts/Mark.svelte';
+  import { when } from '../../parts/time';
+  import RecipeTable from './RecipeTable.svelte';
+
+  interface Props {
+    job: JobHead;
+    zone: LayerZone;
+    layer: LayerReport;
+  }
+
+  let { job, zone, layer }: Props = $props();
+  const plan = $derived(zone.batches.plan);
+  const life = $derived(layer.clocks.find((c) => c.clock === 'POT_LIFE')?.time.minutes);
+  const next = $derived(zone.batches.next);
+  const n = $derived(plan?.count.value ?? 0);
+  const to = (section: string) => jobHref(job.id, zone.id, layer.id, section);
+  const marks = { GO: 'GO', ADD: 'HOLD', DISCARD: 'STOP' } as const;
+</script>
+
+<section>
+  {#if plan}
+    <h2>
+      <FigureButton figure={plan.count} text={String(n)} size="big" />
+      {n === 1 ? 'batch' : 'batches'}
+    </h2>
+    {#each plan.runs.length > 6 ? plan.runs.slice(0, 5) : plan.runs as run (run.first)}
+      <p>
+        {run.bays ? `${run.bays}: ` : ''}{run.first === run.last
+          ? `batch ${run.first}`
+          : `batches ${run.first} to ${run.last}`}, <FigureButton figure={run.volume} />
+        {run.first === run.last ? '' : 'each '}over <FigureButton figure={run.area} />
+      </p>
+    {/each}
+    {#if plan.runs.length > 6}<p class="soft">and so on to batch {n}, bay by bay.</p>{/if}
+    <p class="soft">
+      At most <FigureButton figure={plan.most} /> to a batch{#if life}; pot life at this slab <FigureButton
+          figure={life}
+        />{/if}.
+      {#if plan.boxed}All of A together first: <FigureButton figure={plan.boxed} />.{/if}
+    </p>
+    {#if next}
+      <h3>Batch {next.number}{next.run.bays ? `, ${next.run.bays}` : ''}</h3>
+      <RecipeTable recipe={next.recipe} />
+      <p class="go"><a href={to('batch')}>Mix batch {next.number}, with the card</a></p>
+    {/if}
+  {:else}
+    <h2>Batches</h2>
+    <p>{zone.batches.whyNot}</p>
+  {/if}
+  <p class="soft">{layer.mixing}</p>
+  <p><a class="more" href={to('bays')}>Walk it bay by bay</a></p>
+  <p><a class="more" href={to('mix')}>Mix another amount: a sample, half a kit, thinned</a></p>
+  {#if zone.batches.logged.length > 0}
+    <h3>Mixed so far</h3>
+    <ul>
+      {#each zone.batches.logged as batch (batch.key)}
+        <li>
+          <b>{batch.number}</b>
+          {batch.amount} over {batch.area}{batch.bay ? `, ${batch.bay}` : ''}
+          <small>{batch.by}, {when(new Date(batch.at), job.facts.timeZone, appClock.now)}</small>
+          {#if batch.weighed}
+            <Mark mark={marks[batch.weighed.call]} />
+            <small
+              >{batch.weighed.parts
+                .map((p) => `${p.part} ${p.shown?.text ?? ''}`)
+                .join(', ')}</small
+            >
+          {/if}
+        </li>
+      {/each}
+    </ul>
+  {/if}
+</section>
+
+<style>
+  h2 {
+    font-size: 22px;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+    align-items: baseline;
+  }
+
+  h3 {
+    font-size: 18px;
+    margin-block: 14px 4px;
+  }
+
+  .soft,
+  small {
+    font-size: 14px;
+    color: var(--ink-soft);
+  }
+
+  .go a {
+    display: inline-flex;
+    align-items: center;
+    min-block-size: var(--tap);
+    padding-inline: 16px;
+    background: var(--chalk);
+    border-radius: var(--radius);
+    color: #fff;
+    font-weight: 600;
+    text-decoration: none;
+  }
+
+  .more {
+    display: inline-flex;
+    align-items: center;
+    min-block-size: var(--tap);
+  }
+
+  li {
+    padding-block: 6px;
+    border-block-start: 1px solid var(--line);
+  }
+</style>

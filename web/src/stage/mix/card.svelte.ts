@@ -1,0 +1,79 @@
+import type { NextBatch, WeighIn } from '../../api/types';
+
+/** What a device remembers of the batch in hand, so that a reload or a dead battery loses none of it. */
+export interface InHand {
+  /** The batch as it was when it was begun. */
+  next: NextBatch;
+  /** Which of its stages is to be done. */
+  at: number;
+  /** What the scale showed after each part that is in. */
+  readings: readonly string[];
+  weighed: WeighIn | null;
+  tare: string;
+  /** When the clock of this stage was started; empty while it does not run. */
+  since: string;
+  /** When the parts met; empty before. */
+  together: string;
+  /** When it was begun. */
+  began: string;
+}
+
+/** Left for longer than this it is no batch any more, and next season its material is another. */
+const HOLDS = 24 * 60 * 60_000;
+
+/** What cannot be read, and what was left standing, is no batch in hand. */
+function read(kept: string | null, now: Date): InHand | null {
+  try {
+    const hand = kept ? (JSON.parse(kept) as InHand) : null;
+    return hand && now.getTime() - new Date(hand.began).getTime() < HOLDS ? hand : null;
+  } catch {
+    return null;
+  }
+}
+
+/** The batch in hand of one layer, kept on this device. */
+export class Card {
+  hand = $state.raw<InHand | null>(null);
+  readonly #key: string;
+
+  constructor(zoneId: string, layerId: string, now: Date) {
+    this.#key = `openslab.batch.${zoneId}/${layerId}`;
+    this.hand = read(localStorage.getItem(this.#key), now);
+  }
+
+  begin(next: NextBatch, now: Date): void {
+    this.#keep({
+      next,
+      at: 0,
+      readings: [],
+      weighed: null,
+      tare: '',
+      since: '',
+      together: '',
+      began: now.toISOString(),
+    });
+  }
+
+  /** The next stage, its clock not yet started. */
+  on(more: Partial<InHand> = {}): void {
+    if (this.hand) {
+      this.#keep({ ...this.hand, since: '', at: this.hand.at + 1, ...more });
+    }
+  }
+
+  put(more: Partial<InHand>): void {
+    if (this.hand) {
+      this.#keep({ ...this.hand, ...more });
+    }
+  }
+
+  end(): void {
+    this.hand = null;
+    localStorage.removeItem(this.#key);
+  }
+
+  #keep(hand: InHand): void {
+    this.hand = hand;
+    localStorage.setItem(this.#key, JSON.stringify(hand));
+  }
+}
