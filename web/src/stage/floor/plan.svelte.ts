@@ -166,8 +166,9 @@ export class PlanDesk {
     }
     try {
       const theirs = await api.plan(this.#jobId);
-      // something may have been drawn while it was on its way: that is kept, and told as stale when it is saved
-      if (this.#untouched()) {
+      // something may have been drawn while it was on its way: that is kept, and told as stale when it is saved; and what was
+      // drawn and saved meanwhile is newer than this answer
+      if (theirs.version > this.#version && this.#untouched()) {
         this.#take(theirs);
       }
     } catch (e) {

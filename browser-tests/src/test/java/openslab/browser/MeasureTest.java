@@ -6,13 +6,17 @@ import static org.testng.Assert.assertTrue;
 
 import com.google.gson.JsonArray;
 import com.google.gson.JsonObject;
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayDeque;
+import java.util.Deque;
 import java.util.Map;
 import org.testng.annotations.Test;
 
@@ -178,6 +182,40 @@ public class MeasureTest extends OnTheDemo {
         new Hands(mine).press("Take theirs");
         assertThat(length(mine, "B–C")).hasValue("22' 1/4\"");
         assertThat(length(mine, "A–B")).hasValue("28' 0\"");
+    }
+
+    /** What the plan was a moment ago arrives after what was changed since: the change stays. */
+    @Test
+    public void an_answer_that_was_overtaken_takes_nothing_back() {
+        Page mine = measure(1280, 800, "Ropewalk");
+        new Hands(mine).press("Put on the plan");
+        length(mine, "A–B").waitFor();
+        Deque<Runnable> held = new ArrayDeque<>();
+        mine.route("**/plan", route -> {
+            if (route.request().method().equals("GET") && held.isEmpty()) {
+                APIResponse asked = route.fetch();
+                held.add(() -> route.fulfill(new Route.FulfillOptions().setResponse(asked)));
+            } else {
+                route.resume();
+            }
+        });
+        Page yours = measure(1280, 800, "Ropewalk");
+        String before = length(yours, "B–C").inputValue();
+        length(yours, "B–C").fill("5.61 m");
+        length(yours, "B–C").press("Tab");
+        // it is asked for, and comes late
+        mine.waitForCondition(() -> !held.isEmpty());
+        mine.getByText("Along the walls").click();
+        Locator cove = mine.getByLabel("Cove", new Page.GetByLabelOptions().setExact(true))
+                .first();
+        cove.check();
+        Locator told = mine.getByRole(AriaRole.ALERT);
+        assertThat(told).containsText("wall B–C, length");
+        new Hands(mine).press("Save mine over it");
+        assertThat(told).not().isVisible();
+        held.forEach(Runnable::run);
+        assertThat(cove).isChecked();
+        assertThat(length(mine, "B–C")).hasValue(before);
     }
 
     private Page potteryOnThePlan() {
