@@ -211,9 +211,11 @@ public class MeasureTest extends OnTheDemo {
         cove.check();
         Locator told = mine.getByRole(AriaRole.ALERT);
         assertThat(told).containsText("wall B–C, length");
-        new Hands(mine).press("Save mine over it");
+        mine.waitForResponse(r -> r.url().endsWith("/head"), () -> new Hands(mine).press("Save mine over it"));
         assertThat(told).not().isVisible();
-        held.forEach(Runnable::run);
+        mine.waitForResponse(r -> r.url().endsWith("/plan"), () -> held.forEach(Runnable::run));
+        // it has been read by the time that the next drawing but one is due
+        mine.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
         assertThat(cove).isChecked();
         assertThat(length(mine, "B–C")).hasValue(before);
     }
