@@ -225,7 +225,7 @@ public class MeasureTest extends OnTheDemo {
         Locator put = main(page).getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Put on the plan"));
         length(page, "A–B").or(put).first().waitFor();
         if (put.count() > 0) {
-            put.click();
+            put.first().click();
         }
         // the plan is there, and what is done next is done on it
         length(page, "A–B").waitFor();
