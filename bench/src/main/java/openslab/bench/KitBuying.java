@@ -3,7 +3,7 @@ package openslab.bench;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
-import openslab.core.mix.KitCover;
+import openslab.core.buy.KitCover;
 import openslab.core.product.Kit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;

@@ -29,6 +29,7 @@ public class ArchitectureTest {
             "system",
             "practice",
             "mix",
+            "buy",
             "layout",
             "cure",
             "care",

@@ -25,6 +25,7 @@ import openslab.core.job.LayerReport;
 import openslab.core.job.LogEntry;
 import openslab.core.job.LogGuard;
 import openslab.core.job.Mark;
+import openslab.core.mix.Allowance;
 import openslab.core.mix.TakeOff;
 import openslab.core.mix.Used;
 import openslab.core.product.Broadcast;
@@ -77,7 +78,11 @@ public class LayingTest {
         assertEquals(Unit.SQUARE_FOOT.fromBase(powder.bagM2()), 21.6, 1e-9);
         // 216 ft² are ten bags, and a tenth on top
         double m2 = Unit.SQUARE_FOOT.toBase(216);
-        assertEquals(Unit.POUND.fromBase(TakeOff.of(m2, powder, 0.1, METRIC).value()), 550, 1e-6);
+        assertEquals(
+                Unit.POUND.fromBase(
+                        TakeOff.of(m2, powder, Allowance.of(0.1), METRIC).value()),
+                550,
+                1e-6);
         assertEquals(Film.of(powder, METRIC).orElseThrow().value(), 6350, 1e-6);
         assertThrows(IllegalArgumentException.class, () -> powder.at(Unit.INCH.toBase(0.75)));
     }
@@ -108,7 +113,7 @@ public class LayingTest {
     @Test
     public void what_is_thrown_is_weighed_against_the_plan() {
         var flake = new Broadcast(0.6, true);
-        var planned = TakeOff.of(80, flake, 0.1, METRIC);
+        var planned = TakeOff.of(80, flake, Allowance.of(0.1), METRIC);
         // 52.8 kg planned; 24 kg over 30 m² are 0.8 kg/m²: the other 50 m² take 40, and 28.8 are left
         Used used = Used.of(List.of(new Used.Batch(24, 30)), planned, 80, flake, METRIC)
                 .orElseThrow();

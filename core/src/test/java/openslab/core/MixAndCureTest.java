@@ -7,14 +7,12 @@ import static org.testng.Assert.assertTrue;
 
 import java.time.Instant;
 import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.Random;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
+import openslab.core.buy.KitCover;
 import openslab.core.care.Reseal;
 import openslab.core.cure.CureTime;
 import openslab.core.cure.EquivalentAge;
@@ -23,12 +21,11 @@ import openslab.core.cure.Spell;
 import openslab.core.floor.Ell;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Shapes;
+import openslab.core.mix.Allowance;
 import openslab.core.mix.BatchPlan;
 import openslab.core.mix.Bay;
-import openslab.core.mix.Buying;
 import openslab.core.mix.Crew;
 import openslab.core.mix.FlakeSplit;
-import openslab.core.mix.KitCover;
 import openslab.core.mix.TakeOff;
 import openslab.core.product.Broadcast;
 import openslab.core.product.Clock;
@@ -36,15 +33,12 @@ import openslab.core.product.Exposure;
 import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
 import openslab.core.product.OnePart;
-import openslab.core.product.ProductSheet;
 import openslab.core.product.Spread;
 import openslab.core.product.TemperatureCurve;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.InvalidInput;
-import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
-import openslab.core.quantity.Worksheet;
 import openslab.core.system.BuildUp;
 import openslab.core.system.Film;
 import org.testng.annotations.DataProvider;
@@ -137,134 +131,9 @@ public class MixAndCureTest {
     }
 
     @Test
-    public void the_cheapest_cover_agrees_with_trying_everything() {
-        var random = new Random(42);
-        for (int round = 0; round < 3000; round++) {
-            var kits = new ArrayList<Kit>();
-            for (int k = 0; k <= random.nextInt(4); k++) {
-                kits.add(new Kit("k" + k, (1 + random.nextInt(40)) / 4.0, random.nextInt(60) * 50L));
-            }
-            double need = random.nextInt(120) / 4.0;
-            KitCover found = KitCover.of(need, kits);
-            assertTrue(found.size() >= need - 1e-9, found + " for " + need);
-            assertEquals(found.costCents(), cheapest(need, kits, 0), found + " for " + need + " of " + kits);
-            assertEquals(
-                    found.costCents(),
-                    found.kits().stream()
-                            .mapToLong(b -> b.count() * b.kit().priceCents())
-                            .sum());
-        }
-    }
-
-    /** The oracle: every count of every kit that could still help. */
-    private static long cheapest(double need, List<Kit> kits, int from) {
-        if (need <= 1e-9) {
-            return 0;
-        }
-        if (from == kits.size()) {
-            return Long.MAX_VALUE / 4;
-        }
-        Kit kit = kits.get(from);
-        long best = Long.MAX_VALUE / 4;
-        for (int n = 0; n <= Math.ceil(need / kit.size()); n++) {
-            best = Math.min(best, n * kit.priceCents() + cheapest(need - n * kit.size(), kits, from + 1));
-        }
-        return best;
-    }
-
-    @Test
-    public void a_kit_of_three_gallons_covers_three_gallons() {
-        double gal = Unit.GALLON.toBase(1);
-        var kits = List.of(new Kit("small", 1.5 * gal, 11_800), new Kit("large", 3 * gal, 21_400));
-        assertEquals(KitCover.of(3 * gal * (1 + 1e-12), kits).kits(), List.of(new KitCover.Bought(kits.get(1), 1)));
-        // 7.2 gal: 3 + 3 + 1.5 = 7.5 gal for 546.00 beats three large for 642.00
-        assertEquals(KitCover.of(7.2 * gal, kits).costCents(), 54_600);
-    }
-
-    @Test
-    public void unpriced_kits_are_covered_with_the_least_left_over() {
-        double gal = Unit.GALLON.toBase(1);
-        var kits = Stream.of(0.125, 0.25, 0.5, 1.0, 3.0, 5.0)
-                .map(g -> new Kit(g + " gal", g * gal, 0))
-                .toList();
-        // 500 L are 132.086 gal, and the next that eighths of a gallon make is 132.125: 26 of 5, two of 1 and one of
-        // 1/8 are
-        // 29 kits, and 28 do not reach it to the eighth
-        KitCover found = KitCover.of(500, kits);
-        assertEquals(Unit.GALLON.fromBase(found.size()), 132.125, 1e-9);
-        assertEquals(found.kits().stream().mapToInt(KitCover.Bought::count).sum(), 29);
-    }
-
-    @Test
-    public void litres_and_gallons_may_stand_on_one_sheet() {
-        double gal = Unit.GALLON.toBase(1);
-        var kits =
-                List.of(new Kit("gallons", 3 * gal, 200), new Kit("litres", 10, 170), new Kit("odd", 7.777_777_7, 150));
-        // 6 gal are 22.7125 L: two of 3 gal hold them to the last bit for 4.00; litres would take three for 5.10
-        assertEquals(KitCover.of(6 * gal, kits).kits(), List.of(new KitCover.Bought(kits.get(0), 2)));
-        // 31 L: 3 gal, 10 L and 10 L are 31.356 L for 5.40, three of 3 gal 34.07 L for 6.00
-        assertEquals(KitCover.of(31, kits).costCents(), 540);
-    }
-
-    @Test
-    public void a_town_s_worth_is_covered_too() {
-        var kits = IntStream.rangeClosed(1, 50)
-                .mapToObj(i -> new Kit("k" + i, i * 0.1 + 0.05, 100 + i * 7L))
-                .toList();
-        KitCover found = KitCover.of(999_999, kits);
-        assertTrue(found.size() >= 999_999 - 0.001, found.toString());
-        // k50 holds 5.05 for 4.50, the least by the litre: nothing is cheaper than all of it in k50
-        assertTrue(found.costCents() <= Math.ceil(999_999 / 5.05) * 450, found.toString());
-        assertTrue(found.costCents() >= Math.floor(999_999 / 5.05 * 450), found.toString());
-    }
-
-    @Test
-    public void zones_share_their_kits() {
-        // three zones of half a 3 gal kit: 4.5 gal, so one of 3 and one of 1.5, never three
-        var zones = Stream.of("a", "b", "c")
-                .map(n -> new Buying.Use(n, n, "body", litres(1.5)))
-                .toList();
-        double gal = Unit.GALLON.toBase(1);
-        var sheet = sold(List.of(new Kit("small", 1.5 * gal, 11_800), new Kit("large", 3 * gal, 21_400)));
-        Buying buying = Buying.of(sheet, zones, US);
-        assertEquals(buying.amount().text(), "4.50\u00a0gal");
-        assertEquals(buying.cost().orElseThrow().value(), 332.00, 1e-9);
-        assertEquals(buying.leftover().orElseThrow().value(), 0, 1e-9);
-        Buying large = Buying.of(sold(List.of(new Kit("large", 3 * gal, 21_400))), zones, US);
-        assertEquals(large.cover().orElseThrow().kits().get(0).count(), 2);
-    }
-
-    private static Figure litres(double gallons) {
-        var w = new Worksheet(US);
-        return w.figure(
-                "mixed volume",
-                "V",
-                "V0",
-                w.given("V0", "", Unit.GALLON.toBase(gallons), Unit.LITRE),
-                Unit.LITRE,
-                Source.arithmetic("given"));
-    }
-
-    private static ProductSheet sold(List<Kit> kits) {
-        var sheet = Stories.liquid("Body", LayerRole.BODY, 4, Map.of());
-        return new ProductSheet(
-                sheet.slug(),
-                sheet.name(),
-                sheet.role(),
-                sheet.material(),
-                sheet.limits(),
-                sheet.clocks(),
-                kits,
-                sheet.resealYears(),
-                sheet.traits(),
-                sheet.handling(),
-                sheet.advice());
-    }
-
-    @Test
     public void flake_is_split_into_equal_bays() {
         // STANDARDS 11.3: 500 ft² at 0.12 lb/ft² is 60 lb, two boxes of 40; over 3 bays 20 lb each, allowance left out
-        var crew = new Crew(1, 0.8, 0, 1000);
+        var crew = new Crew(1, 0.8, Allowance.of(0), 1000);
         var flake = new Broadcast(Unit.POUND_PER_SQUARE_FOOT.toBase(0.12), true);
         double areaM2 = Unit.SQUARE_FOOT.toBase(500);
         Figure amount = TakeOff.mass(areaM2, flake, crew.allowance(), US);

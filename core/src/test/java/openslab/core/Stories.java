@@ -67,6 +67,8 @@ public final class Stories {
     private Substrate substrate = Substrate.BARE_CONCRETE;
     private Shape shape = new Rectangle(10, 8);
     private Optional<Double> planSlabC = Optional.empty();
+    private Crew crew = Crew.DEFAULT;
+    private String id = "zone";
     private final List<Cycle> cycles = new ArrayList<>(List.of(Cycle.first(epoxyWithFlake())));
 
     public static List<LayerChoice> epoxyWithFlake() {
@@ -173,6 +175,18 @@ public final class Stories {
     public Stories layers(List<LayerChoice> chosen) {
         Cycle c = cycles.remove(cycles.size() - 1);
         cycles.add(new Cycle(c.number(), c.kind(), c.began(), c.by(), c.why(), c.patch(), chosen));
+        return this;
+    }
+
+    /** The floor as another zone. */
+    public Stories called(String other) {
+        id = other;
+        return this;
+    }
+
+    /** @param texture its surface for each of the plan */
+    public Stories rough(double texture) {
+        crew = crew.with(crew.allowance().on(texture));
         return this;
     }
 
@@ -374,7 +388,7 @@ public final class Stories {
 
     public ZoneFacts facts() {
         return new ZoneFacts(
-                "zone",
+                id,
                 "Zone",
                 shape,
                 new ZoneFacts.PlanFacts(planDoubts, flaws),
@@ -382,7 +396,7 @@ public final class Stories {
                 use,
                 exposure,
                 site,
-                new ZoneFields.Settings(Crew.DEFAULT, planSlabC, PatchLimits.DEFAULT, practices),
+                new ZoneFields.Settings(crew, planSlabC, PatchLimits.DEFAULT, practices),
                 cycles,
                 log);
     }

@@ -21,7 +21,6 @@ import openslab.core.floor.Shapes;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.floor.plan.Doubt;
-import openslab.core.job.JobBuying;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LayerReport;
 import openslab.core.job.LogEntry;
@@ -374,7 +373,6 @@ public class StoryTest {
                 .at(11);
         assertTrue(report.service().ladder().isEmpty());
         assertEquals(report.service().whyNoReseal(), "The sheet gives no interval for this exposure.");
-        assertTrue(JobBuying.of(List.of(report), UnitSystem.US).get(0).cover().isEmpty());
         // no light-foot time: nobody may rely on it, so it stays wet
         assertEquals(report.layers().get(0).mark(), Mark.WET);
     }
@@ -446,7 +444,7 @@ public class StoryTest {
         var crew = ZoneFields.crew(values);
         assertEquals(crew.paceM2PerMin(), 11 * 0.09290304, 1e-12);
         assertEquals(crew.potLifeShare(), 0.75, 1e-12);
-        assertEquals(crew.allowance(), 0.05, 1e-12);
+        assertEquals(crew.allowance().loss(), 0.05, 1e-12);
     }
 
     @Test

@@ -46,6 +46,7 @@ public record LayerBatches(
      * @param bay which part of the floor it was for; empty where nobody said
      * @param amount in the job's units; {@code area} likewise
      * @param useBy when its pot life is over; empty where none runs or no slab temperature is known
+     * @param lot which it is of; empty where nobody said
      * @param weighed what the scale showed of its parts, judged; empty where it was not weighed
      */
     public record MixedBatch(
@@ -56,6 +57,7 @@ public record LayerBatches(
             String bay,
             String amount,
             String area,
+            String lot,
             Optional<WeighIn> weighed,
             Optional<Instant> useBy) {}
 
@@ -112,6 +114,9 @@ public record LayerBatches(
                         e.place(),
                         amount(e, system),
                         Show.in(system, Dimension.AREA, e.values().get("area").base()),
+                        Optional.ofNullable(e.values().get(LogEntry.LOT.id()))
+                                .map(Value::typed)
+                                .orElse(""),
                         weighed(e, sheet, system),
                         LayerSchedule.useBy(layer.sheet(), e.at(), zone)));
             }
@@ -144,7 +149,7 @@ public record LayerBatches(
                     .reduce((a, b) -> b)
                     .flatMap(below -> planned(below).plan())
                     .map(BatchPlan::count);
-            Crew crew = zone.crew().keeping(choice(layer).reserveShare());
+            Crew crew = zone.mixing(choice(layer));
             Optional<FlakeSplit> split = parts.map(
                     n -> FlakeSplit.of(areaM2(), layer.sheet().broadcast().orElseThrow(), n, crew, system));
             return new LayerBatches(
@@ -165,7 +170,7 @@ public record LayerBatches(
             if (!BatchPlan.isOf(sheet)) {
                 return new Planned(Optional.empty(), READY);
             }
-            Crew crew = zone.crew().keeping(choice.reserveShare());
+            Crew crew = zone.mixing(choice);
             if (sheet.curve(Clock.POT_LIFE).isEmpty()) {
                 return new Planned(Optional.of(plan(sheet, Optional.empty(), crew)), "");
             }

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Optional;
 import openslab.core.air.Location;
 import openslab.core.course.Course;
-import openslab.core.mix.Crew;
 import openslab.core.mix.TakeOff;
 import openslab.core.product.Clock;
 import openslab.core.product.Exposure;
@@ -51,8 +50,7 @@ final class LayerStack {
         Course course = LayLog.course(zone, choice, system);
         boolean coated = LayLog.coat(course).isThrough();
         LayerSchedule.Slot slot = LayerSchedule.of(choice, coated, below, zone, system, now);
-        Crew crew = zone.crew().keeping(choice.reserveShare());
-        Figure amount = TakeOff.of(areaM2, sheet.material(), crew.allowance(), system);
+        Figure amount = TakeOff.of(areaM2, sheet.material(), zone.bought(choice), system);
         if (!choice.isBroadcast()) {
             below = Optional.of(slot);
         }

@@ -77,12 +77,16 @@ public record LogEntry(
     private static final Field OVER =
             Field.quantity("area", "Spread over", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.1, 100_000, "");
 
-    private static final List<Field> OF_LIQUID =
-            List.of(Field.quantity("volume", "Mixed", Unit.GALLON, Unit.LITRE, 0.01, 1000, "all parts together"), OVER);
+    /** Which lots a batch is of. */
+    public static final Field LOT =
+            Field.words("lot", "Lot", 80, "as the label has it").ifWanted();
+
+    private static final List<Field> OF_LIQUID = List.of(
+            Field.quantity("volume", "Mixed", Unit.GALLON, Unit.LITRE, 0.01, 1000, "all parts together"), OVER, LOT);
     private static final List<Field> OF_POWDER =
-            List.of(Field.quantity("bags", "Mixed", Unit.BAG, 0.01, 1000, ""), OVER);
+            List.of(Field.quantity("bags", "Mixed", Unit.BAG, 0.01, 1000, ""), OVER, LOT);
     private static final List<Field> OF_BROADCAST =
-            List.of(Field.quantity("mass", "Thrown", Unit.POUND, Unit.KILOGRAM, 0.01, 10_000, ""), OVER);
+            List.of(Field.quantity("mass", "Thrown", Unit.POUND, Unit.KILOGRAM, 0.01, 10_000, ""), OVER, LOT);
 
     /** What is keyed in with a coat that is on, where it is only a part of the floor. */
     public static final List<Field> COAT_FIELDS = List.of(

@@ -21,6 +21,7 @@ import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.floor.plan.Doubt;
 import openslab.core.floor.plan.Flaws;
+import openslab.core.mix.Allowance;
 import openslab.core.mix.Crew;
 import openslab.core.practice.Place;
 import openslab.core.practice.Practices;
@@ -253,6 +254,23 @@ public final class ZoneFacts {
         return settings.crew();
     }
 
+    /** What is bought of a layer beyond the bare arithmetic. */
+    public Allowance bought(LayerChoice layer) {
+        return mixed(layer).keeping(layer.reserveShare());
+    }
+
+    /** The crew as it mixes a layer: what is held back stays in its can. */
+    public Crew mixing(LayerChoice layer) {
+        return crew().with(mixed(layer));
+    }
+
+    /** What is laid by depth levels a floor: what lies on that is spread on a flat one. */
+    private Allowance mixed(LayerChoice layer) {
+        boolean levelled = layers().subList(0, layers().indexOf(layer)).stream()
+                .anyMatch(l -> l.sheet().powder().isPresent());
+        return levelled ? crew().allowance().on(1) : crew().allowance();
+    }
+
     public ZoneFields.Settings settings() {
         return settings;
     }
@@ -309,6 +327,36 @@ public final class ZoneFacts {
         return layers().stream()
                 .map(l -> new LayerChecks.Layer(l.id(), l.title(), l.sheet(), l.laid(), tone(l)))
                 .toList();
+    }
+
+    /** A batch that was mixed for a layer. @param colour of the layer then; empty where nobody said */
+    record MixedFor(LogEntry entry, LayerChoice layer, String colour) {}
+
+    /** Every batch of every cycle. */
+    List<MixedFor> batchesEver() {
+        return kept.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.BATCH)
+                .flatMap(e -> cycles.stream()
+                        .filter(c -> c.number() == e.cycle())
+                        .flatMap(c -> c.layers().stream())
+                        .filter(l -> l.id().equals(e.subject()))
+                        .map(l -> new MixedFor(e, l, colour(l.id(), e.cycle()))))
+                .toList();
+    }
+
+    /** The colour that was ordered for a layer of this cycle, or that came for it; empty where nobody said. */
+    public String colour(LayerChoice layer) {
+        return colour(layer.id(), cycle().number());
+    }
+
+    private String colour(String layer, int number) {
+        return kept.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.COLOUR && e.subject().equals(layer) && e.cycle() == number)
+                .reduce((a, b) -> b.at().isBefore(a.at()) ? a : b)
+                .map(e -> Optional.ofNullable(e.values().get("ordered"))
+                        .orElseGet(() -> e.values().get("name")))
+                .map(Value::typed)
+                .orElse("");
     }
 
     private Optional<Tone> tone(LayerChoice layer) {

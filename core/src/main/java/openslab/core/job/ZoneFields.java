@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import openslab.core.mix.Allowance;
 import openslab.core.mix.Crew;
 import openslab.core.practice.Practices;
 import openslab.core.prep.repair.PatchLimits;
@@ -45,9 +46,18 @@ public final class ZoneFields {
             2000,
             "empty: 4 gal, 15 L, of a 5 gal pail");
 
+    private static final Field TEXTURE = Field.quantity(
+            "texture",
+            "Surface for each of the plan",
+            Unit.ONE,
+            1,
+            Allowance.MOST_TEXTURE,
+            "empty: 1, flat; 1.1 broomed, 1.25 stamped or aggregate showing (ours)");
+
     /** What has a value of its own where it is left out. */
-    public static final List<Field> IF_WANTED =
-            Stream.of(SLAB, VESSEL, LIFT, SETS, VOIDS).map(Field::ifWanted).toList();
+    public static final List<Field> IF_WANTED = Stream.of(SLAB, TEXTURE, VESSEL, LIFT, SETS, VOIDS)
+            .map(Field::ifWanted)
+            .toList();
 
     public static final List<Field> ALL =
             Stream.of(CREW, IF_WANTED).flatMap(List::stream).toList();
@@ -93,7 +103,7 @@ public final class ZoneFields {
         return new Crew(
                 values.get("pace").base(),
                 values.get("share").base() / 100,
-                values.get("allowance").base() / 100,
+                new Allowance(base(values, TEXTURE, 1), values.get("allowance").base() / 100, 0),
                 base(values, VESSEL, Crew.PAIL_L));
     }
 }

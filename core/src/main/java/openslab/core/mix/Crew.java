@@ -7,19 +7,19 @@ import openslab.core.quantity.Require;
  *
  * @param paceM2PerMin area covered from bucket to back-rolled, m²/min
  * @param potLifeShare how much of the pot life the crew plans to use, 0–1
- * @param allowance what is bought and mixed on top of the bare arithmetic, 0.1 for a tenth
+ * @param allowance what is bought and mixed on top of the bare arithmetic
  * @param vesselL what is mixed in one vessel at most, litres
  */
-public record Crew(double paceM2PerMin, double potLifeShare, double allowance, double vesselL) {
+public record Crew(double paceM2PerMin, double potLifeShare, Allowance allowance, double vesselL) {
     /** OURS: a 5 gal pail, filled so that it can be stirred and carried. */
     public static final double PAIL_L = 15;
 
     /** OURS: 500 ft² inside 45 min is about 11 ft²/min; four fifths of the pot life leaves time for the last wall. */
-    public static final Crew DEFAULT = new Crew(1.0, 0.8, 0.1, PAIL_L);
+    public static final Crew DEFAULT = new Crew(1.0, 0.8, Allowance.of(0.1), PAIL_L);
 
-    /** The same crew, holding so much back besides. @param reserve 0–1 of what the floor takes */
-    public Crew keeping(double reserve) {
-        return reserve == 0 ? this : new Crew(paceM2PerMin, potLifeShare, Math.min(1, allowance + reserve), vesselL);
+    /** The same crew with another allowance. */
+    public Crew with(Allowance other) {
+        return new Crew(paceM2PerMin, potLifeShare, other, vesselL);
     }
 
     public Crew {
@@ -28,7 +28,6 @@ public record Crew(double paceM2PerMin, double potLifeShare, double allowance, d
                 potLifeShare > 0 && potLifeShare <= 1,
                 "share of the pot life must be above 0 and at most 1, got %s",
                 potLifeShare);
-        Require.that(allowance >= 0 && allowance <= 1, "allowance must be from 0 to 1, got %s", allowance);
         Require.positive(vesselL, "vessel");
     }
 }

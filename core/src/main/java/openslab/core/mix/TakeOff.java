@@ -10,7 +10,7 @@ import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
 
-/** How much of one product a floor takes, allowance included. What to buy of it is {@link Buying}'s. */
+/** How much of one product a floor takes, allowance included. What to buy of it is {@code buy.Buying}'s. */
 public final class TakeOff {
     private static final Source GEOMETRY = Source.arithmetic("area over spread rate, and the allowance on top");
 
@@ -18,12 +18,8 @@ public final class TakeOff {
 
     private TakeOff() {}
 
-    /**
-     * What of a material {@code areaM2} takes: litres of what is spread, kilograms of all else.
-     *
-     * @param allowance on top, 0.1 for a tenth
-     */
-    public static Figure of(double areaM2, Material material, double allowance, UnitSystem system) {
+    /** What of a material {@code areaM2} takes: litres of what is spread, kilograms of all else. */
+    public static Figure of(double areaM2, Material material, Allowance allowance, UnitSystem system) {
         return material instanceof Liquid liquid
                 ? volume(areaM2, liquid, allowance, system)
                 : material instanceof Powder powder
@@ -31,35 +27,49 @@ public final class TakeOff {
                         : mass(areaM2, (Broadcast) material, allowance, system);
     }
 
-    /** Mixed litres for {@code areaM2}: area / spread · (1 + allowance). */
-    public static Figure volume(double areaM2, Liquid liquid, double allowance, UnitSystem system) {
+    /** Mixed litres for {@code areaM2}: area · texture / spread · (1 + loss + reserve). */
+    public static Figure volume(double areaM2, Liquid liquid, Allowance allowance, UnitSystem system) {
         var w = new Worksheet(system);
         w.given("A", "area", areaM2, Unit.SQUARE_METRE);
+        String rough = "";
+        if (allowance.texture() != 1) {
+            w.given("k", "surface for each of the plan, by its texture", allowance.texture(), Unit.ONE);
+            rough = "·k";
+        }
         w.given("s", "spread rate of one coat", liquid.spreadM2PerL(), Unit.SQUARE_METRE_PER_LITRE);
-        w.given("w", "allowance on top", allowance, Unit.ONE);
-        double litres = areaM2 / liquid.spreadM2PerL() * (1 + allowance);
-        return w.figure("mixed volume", "V", "A/s·(1+w)", litres, Unit.LITRE, GEOMETRY);
+        String onTop = onTop(w, allowance);
+        double litres = areaM2 * allowance.texture() / liquid.spreadM2PerL() * allowance.onTop();
+        return w.figure("mixed volume", "V", "A" + rough + "/s·" + onTop, litres, Unit.LITRE, GEOMETRY);
     }
 
     /** Kilograms of powder for {@code areaM2}: what the depth takes, at a bag's yield. */
-    public static Figure powder(double areaM2, Powder powder, double allowance, UnitSystem system) {
+    public static Figure powder(double areaM2, Powder powder, Allowance allowance, UnitSystem system) {
         var w = new Worksheet(system);
         w.given("A", "area", areaM2, Unit.SQUARE_METRE);
         w.given("d", "depth", powder.depthM(), Unit.METRE);
         w.given("y", "yield of a bag", powder.yieldL(), Unit.LITRE);
         w.given("b", "a bag", powder.bagKg(), Unit.KILOGRAM);
-        w.given("w", "allowance on top", allowance, Unit.ONE);
-        double kg = areaM2 * powder.depthM() * 1000 / powder.yieldL() * powder.bagKg() * (1 + allowance);
-        return w.figure("powder", "m", "A·d·1000/y·b·(1+w)", kg, Unit.KILOGRAM, BY_DEPTH);
+        String onTop = onTop(w, allowance);
+        double kg = areaM2 * powder.depthM() * 1000 / powder.yieldL() * powder.bagKg() * allowance.onTop();
+        return w.figure("powder", "m", "A·d·1000/y·b·" + onTop, kg, Unit.KILOGRAM, BY_DEPTH);
     }
 
     /** Kilograms thrown on {@code areaM2}. */
-    public static Figure mass(double areaM2, Broadcast broadcast, double allowance, UnitSystem system) {
+    public static Figure mass(double areaM2, Broadcast broadcast, Allowance allowance, UnitSystem system) {
         var w = new Worksheet(system);
         w.given("A", "area", areaM2, Unit.SQUARE_METRE);
         w.given("q", "broadcast on the floor", broadcast.kgPerM2(), Unit.KILOGRAM_PER_SQUARE_METRE);
-        w.given("w", "allowance on top", allowance, Unit.ONE);
-        double kg = areaM2 * broadcast.kgPerM2() * (1 + allowance);
-        return w.figure("broadcast", "m", "A·q·(1+w)", kg, Unit.KILOGRAM, GEOMETRY);
+        String onTop = onTop(w, allowance);
+        double kg = areaM2 * broadcast.kgPerM2() * allowance.onTop();
+        return w.figure("broadcast", "m", "A·q·" + onTop, kg, Unit.KILOGRAM, GEOMETRY);
+    }
+
+    private static String onTop(Worksheet w, Allowance allowance) {
+        w.given("w", "allowance on top", allowance.loss(), Unit.ONE);
+        if (allowance.reserve() == 0) {
+            return "(1+w)";
+        }
+        w.given("r", "held back for touching up", allowance.reserve(), Unit.ONE);
+        return "(1+w+r)";
     }
 }

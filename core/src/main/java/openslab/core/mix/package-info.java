@@ -1,2 +1,2 @@
-/** How to mix and how much to buy: batches inside the pot life, parts by volume and on the scale, kits at least cost. */
+/** How to mix: batches inside the pot life, parts by volume and on the scale, and what a floor takes of each. */
 package openslab.core.mix;

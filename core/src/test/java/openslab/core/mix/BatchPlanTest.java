@@ -27,7 +27,7 @@ import org.testng.annotations.Test;
 public class BatchPlanTest {
     private static final UnitSystem US = UnitSystem.US;
     private static final ProductSheet BODY = Stories.liquid("Body", LayerRole.BODY, 4, Map.of());
-    private static final Crew ROOMY = new Crew(1, 0.8, 0.1, 1000);
+    private static final Crew ROOMY = new Crew(1, 0.8, Allowance.of(0.1), 1000);
 
     private static Optional<Figure> life(double slabC) {
         return CureTime.of(BODY, Clock.POT_LIFE, slabC, US).minutes();
@@ -62,7 +62,7 @@ public class BatchPlanTest {
     /** A pail of 5 L holds 18.18 m² of it, so 6 batches; a sheet that allows 2 L at once 7.27 m², so 14. */
     @Test
     public void no_batch_is_more_than_the_vessel_or_the_sheet_allows() {
-        var small = new Crew(1, 0.8, 0.1, 5);
+        var small = new Crew(1, 0.8, Allowance.of(0.1), 5);
         BatchPlan plan = BatchPlan.of(List.of(Bay.whole(100)), BODY, life(20), small, US);
         assertEquals(plan.count().value(), 6);
         ProductSheet little = RecipeTest.sheet(BODY.material(), new Dosing(false, 2, 0, 0));
@@ -173,7 +173,7 @@ public class BatchPlanTest {
     public void no_batch_outlives_its_pot_life() {
         var random = new Random(3);
         for (int i = 0; i < 500; i++) {
-            var crew = new Crew(0.2 + 2 * random.nextDouble(), 0.3 + 0.7 * random.nextDouble(), 0.1, 30);
+            var crew = new Crew(0.2 + 2 * random.nextDouble(), 0.3 + 0.7 * random.nextDouble(), Allowance.of(0.1), 30);
             double area = 1 + 500 * random.nextDouble();
             Optional<Figure> life = life(10 + 20 * random.nextDouble());
             BatchPlan plan = BatchPlan.of(List.of(Bay.whole(area)), BODY, life, crew, US);

@@ -167,6 +167,8 @@ final class SheetFields {
                     .ifWanted(),
             Field.quantity("rainSafe", "Rain does no harm after", Unit.HOUR, 0.01, 2000, "")
                     .ifWanted(),
+            Field.quantity("keeps", "An opened can keeps", Unit.DAY, 1, 3650, "well closed")
+                    .ifWanted(),
             Field.yesNo("ownPails", "Each part in its own pail, never on top of another")
                     .ifWanted(),
             Field.quantity("atOnce", "Mixed at once at most", Unit.GALLON, Unit.LITRE, 0.05, 2000, "")

@@ -102,6 +102,7 @@ final class TraitsReader {
                         ? Fan.valueOf(handled.get("fan").typed().toUpperCase(Locale.ROOT))
                         : Fan.UNSAID,
                 number("rainSafe"),
+                number("keeps"),
                 new Dosing(
                         handled.containsKey("ownPails")
                                 && handled.get("ownPails").typed().equals("yes"),

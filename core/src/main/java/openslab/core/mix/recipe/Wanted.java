@@ -3,6 +3,7 @@ package openslab.core.mix.recipe;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import openslab.core.mix.Allowance;
 import openslab.core.mix.TakeOff;
 import openslab.core.product.Kit;
 import openslab.core.product.Liquid;
@@ -26,7 +27,7 @@ public sealed interface Wanted {
     record Floor(double m2, double allowance) implements Wanted {
         @Override
         public Figure amount(ProductSheet sheet, UnitSystem system) {
-            Figure takes = TakeOff.of(m2, sheet.material(), allowance, system);
+            Figure takes = TakeOff.of(m2, sheet.material(), Allowance.of(allowance), system);
             return sheet.powder().map(p -> bags(takes, p, system)).orElse(takes);
         }
 

@@ -1,4 +1,4 @@
-package openslab.core.mix;
+package openslab.core.buy;
 
 import java.util.ArrayList;
 import java.util.Comparator;

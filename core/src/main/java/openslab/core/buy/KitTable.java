@@ -1,4 +1,4 @@
-package openslab.core.mix;
+package openslab.core.buy;
 
 import java.util.Arrays;
 import java.util.List;

@@ -1,0 +1,295 @@
+package openslab.core.buy;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import openslab.core.product.Kit;
+import openslab.core.product.Liquid;
+import openslab.core.product.ProductSheet;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Require;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
+
+/**
+ * What to buy of one sheet in one colour for everything that takes it: kits are opened for all of it, not for a zone, so three zones
+ * of half a kit each buy two, never three.
+ *
+ * @param slug of the sheet
+ * @param colour empty where nobody said, and where it has none
+ * @param amount litres or kilograms, allowance included, over all {@code uses}
+ * @param onSite litres or kilograms that came and were not used yet; {@code ordered} on its way
+ * @param store what is left over from other jobs and used first
+ * @param passedOver what is left over and is not used, with the reason
+ * @param toBuy what none of that covers
+ * @param lines what is bought; none when the sheet lists no kit
+ * @param cost of the lines, in the shop's money; empty where there are none
+ * @param leftover what the kits hold beyond what is to be bought
+ * @param unpriced whether nobody noted a price for it
+ */
+public record Buying(
+        String slug,
+        String sheet,
+        String colour,
+        List<Use> uses,
+        Figure amount,
+        double onSite,
+        double ordered,
+        List<FromStore> store,
+        List<PassedOver> passedOver,
+        Figure toBuy,
+        List<PackLine> lines,
+        Optional<Figure> cost,
+        Optional<Figure> leftover,
+        boolean unpriced) {
+    /** A layer of a zone, and what it takes. @param job its name; empty where one job buys alone */
+    public record Use(String job, String zone, String name, String layer, String title, Figure amount) {
+        /** The zone, and the job it is of where there are several. */
+        public String where() {
+            return job.isEmpty() ? name : job + ", " + name;
+        }
+    }
+
+    /** @param amount of it that is used */
+    public record FromStore(String id, String lot, String from, Figure amount) {}
+
+    /** @param why it is not used */
+    public record PassedOver(String id, String lot, String from, String amount, String why) {}
+
+    /** So many packs of one size. @param supplier empty where nobody noted one */
+    public record PackLine(String pack, double size, String supplier, int count, long eachCents) {
+        /** Hundredths of the shop's money. */
+        public long cents() {
+            return count * eachCents;
+        }
+    }
+
+    /**
+     * What is there already.
+     *
+     * @param onSite litres or kilograms that came and were not used yet
+     * @param ordered likewise, on its way
+     */
+    public record OnHand(double onSite, double ordered, List<Leftover> store) {
+        public static final OnHand NOTHING = new OnHand(0, 0, List.of());
+
+        public OnHand {
+            Require.that(onSite >= 0 && ordered >= 0, "what is there cannot be less than nothing, got %s", onSite);
+            store = List.copyOf(store);
+        }
+    }
+
+    /** When it is bought. @param today there, for dates on labels */
+    public record When(Instant now, LocalDate today) {}
+
+    public Buying {
+        uses = List.copyOf(uses);
+        store = List.copyOf(store);
+        passedOver = List.copyOf(passedOver);
+        lines = List.copyOf(lines);
+    }
+
+    /**
+     * @param uses at least one, all of {@code sheet} in one colour
+     * @param hand what is there already
+     */
+    public static Buying of(
+            ProductSheet sheet,
+            String colour,
+            List<Use> uses,
+            OnHand hand,
+            PriceBook prices,
+            When when,
+            UnitSystem system) {
+        Require.that(!uses.isEmpty(), "there must be something that takes the sheet, got %s", uses);
+        return new Reckoning(sheet, colour, hand, prices, when, system).of(uses);
+    }
+
+    private record Reckoning(
+            ProductSheet sheet, String colour, OnHand hand, PriceBook prices, When when, UnitSystem system) {
+        private static final Source WHOLE =
+                Source.sheet("sizes and prices; the cheapest way to every amount up to the need is kept");
+
+        Buying of(List<Use> uses) {
+            Figure amount = sum(uses);
+            double open = Math.max(0, amount.value() - hand.onSite() - hand.ordered());
+            var taken = new ArrayList<FromStore>();
+            var passed = new ArrayList<PassedOver>();
+            for (Leftover left : hand.store().stream().sorted(Leftover.FIRST).toList()) {
+                Optional<String> refusal = left.refusal(sheet, colour, when.now(), when.today());
+                double some = Math.min(open, left.amount());
+                if (refusal.isPresent()) {
+                    passed.add(new PassedOver(
+                            left.id(),
+                            left.lot(),
+                            left.from(),
+                            figure(left, left.amount()).text(),
+                            refusal.get()));
+                } else if (some > KitCover.ROUNDING) {
+                    taken.add(new FromStore(left.id(), left.lot(), left.from(), figure(left, some)));
+                    open -= some;
+                }
+            }
+            Figure toBuy = toBuy(amount, taken);
+            List<PriceBook.Offer> offers = prices.offers(sheet.slug(), sheet.kits());
+            if (offers.isEmpty()) {
+                return new Buying(
+                        sheet.slug(),
+                        sheet.name(),
+                        colour,
+                        uses,
+                        amount,
+                        hand.onSite(),
+                        hand.ordered(),
+                        taken,
+                        passed,
+                        toBuy,
+                        List.of(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        true);
+            }
+            KitCover cover = KitCover.of(
+                    toBuy.value(), offers.stream().map(PriceBook.Offer::pack).toList());
+            return new Buying(
+                    sheet.slug(),
+                    sheet.name(),
+                    colour,
+                    uses,
+                    amount,
+                    hand.onSite(),
+                    hand.ordered(),
+                    taken,
+                    passed,
+                    toBuy,
+                    lines(cover, offers),
+                    Optional.of(cost(cover)),
+                    Optional.of(over(cover, toBuy)),
+                    offers.stream().noneMatch(PriceBook.Offer::isPriced));
+        }
+
+        private Unit unit() {
+            return sheet.material() instanceof Liquid ? Unit.LITRE : Unit.KILOGRAM;
+        }
+
+        private Figure figure(Leftover left, double amount) {
+            var w = new Worksheet(system);
+            w.given("V", "left over" + (left.lot().isEmpty() ? "" : ", lot " + left.lot()), left.amount(), unit());
+            w.given("u", "of it used", amount, unit());
+            return w.figure(
+                    "from the store", "L", "min(V,u)", amount, unit(), Source.ours("what goes off first goes first"));
+        }
+
+        private Figure sum(List<Use> uses) {
+            if (uses.size() == 1) {
+                return uses.get(0).amount();
+            }
+            var w = new Worksheet(system);
+            double sum = 0;
+            for (int i = 1; i <= uses.size(); i++) {
+                Use use = uses.get(i - 1);
+                sum += w.given(
+                        "V" + i,
+                        use.where() + ", " + use.title(),
+                        use.amount().value(),
+                        use.amount().unit());
+            }
+            return w.figure(
+                    "all zones together",
+                    "V",
+                    added("V", uses.size()),
+                    sum,
+                    unit(),
+                    Source.arithmetic("what each layer takes, one bill of kits for all"));
+        }
+
+        private Figure toBuy(Figure amount, List<FromStore> taken) {
+            if (hand.onSite() == 0 && hand.ordered() == 0 && taken.isEmpty()) {
+                return amount;
+            }
+            var w = new Worksheet(system);
+            double need = w.from("V", amount);
+            double there = w.given("S", "on the site, not used yet", hand.onSite(), unit())
+                    + w.given("O", "ordered, on its way", hand.ordered(), unit());
+            var formula = new StringBuilder("V-S-O");
+            for (int i = 1; i <= taken.size(); i++) {
+                FromStore t = taken.get(i - 1);
+                String from = t.from().isEmpty() ? "the store" : t.from();
+                there += w.given("L" + i, "left over, " + from, t.amount().value(), unit());
+                formula.append("-L").append(i);
+            }
+            return w.figure(
+                    "to buy",
+                    "B",
+                    "max(0," + formula + ")",
+                    Math.max(0, need - there),
+                    unit(),
+                    Source.arithmetic("what is needed less what is there"));
+        }
+
+        private List<PackLine> lines(KitCover cover, List<PriceBook.Offer> offers) {
+            return cover.kits().stream()
+                    .map(b -> new PackLine(
+                            b.kit().label(),
+                            b.kit().size(),
+                            offers.stream()
+                                    .filter(o -> o.pack().equals(b.kit()))
+                                    .findFirst()
+                                    .orElseThrow()
+                                    .supplier(),
+                            b.count(),
+                            b.kit().priceCents()))
+                    .toList();
+        }
+
+        private Figure over(KitCover cover, Figure toBuy) {
+            var w = new Worksheet(system);
+            var held = new StringBuilder();
+            for (int i = 1; i <= cover.kits().size(); i++) {
+                KitCover.Bought b = cover.kits().get(i - 1);
+                w.given("n" + i, "how many, " + b.kit().label(), b.count(), Unit.ONE);
+                w.given("c" + i, "holds, " + b.kit().label(), b.kit().size(), unit());
+                held.append(i == 1 ? "" : "+").append("n" + i + "·c" + i);
+            }
+            w.let("K", "all kits bought", held.isEmpty() ? "0" : held.toString(), cover.size(), unit());
+            w.from("B", toBuy);
+            return w.figure(
+                    "left over",
+                    "r",
+                    "K-B",
+                    cover.size() - toBuy.value(),
+                    unit(),
+                    Source.arithmetic("cheapest whole kits that hold enough, sizes as on the sheet"));
+        }
+
+        private Figure cost(KitCover cover) {
+            var w = new Worksheet(system);
+            double cost = 0;
+            for (int i = 1; i <= cover.kits().size(); i++) {
+                Kit kit = cover.kits().get(i - 1).kit();
+                double n = w.given(
+                        "n" + i,
+                        "how many, " + kit.label(),
+                        cover.kits().get(i - 1).count(),
+                        Unit.ONE);
+                cost += n * w.given("p" + i, "price, " + kit.label(), kit.priceCents() / 100.0, Unit.MONEY);
+            }
+            String sum = cover.kits().isEmpty()
+                    ? "0"
+                    : IntStream.rangeClosed(1, cover.kits().size())
+                            .mapToObj(i -> "n" + i + "·p" + i)
+                            .collect(Collectors.joining("+"));
+            return w.figure("cheapest whole kits that hold enough", "C", sum, cost, Unit.MONEY, WHOLE);
+        }
+
+        private static String added(String symbol, int count) {
+            return IntStream.rangeClosed(1, count).mapToObj(i -> symbol + i).collect(Collectors.joining("+"));
+        }
+    }
+}

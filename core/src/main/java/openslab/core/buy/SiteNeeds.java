@@ -1,0 +1,38 @@
+package openslab.core.buy;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import openslab.core.course.work.Item;
+
+/**
+ * What a zone asks of the shelf of small things.
+ *
+ * @param maskM of wall that is masked; {@code filmM2} what hangs from the tape
+ * @param worn whole ones of what grinding, scrubbing and sanding use up, by their label
+ */
+public record SiteNeeds(String zone, double maskM, double filmM2, List<Coat> coats, Map<String, Double> worn) {
+    /**
+     * One layer as it is put on.
+     *
+     * @param tool as its sheet has it
+     * @param vessels how many pails it is mixed in; 0 where it comes ready
+     * @param parts how many are measured for it
+     * @param hardens whether what stays in a roller is hard the next day
+     * @param hands how many put it on; {@code items} what they take along
+     */
+    public record Coat(
+            String title,
+            String tool,
+            double areaM2,
+            int vessels,
+            int parts,
+            boolean hardens,
+            int hands,
+            Set<Item> items) {}
+
+    public SiteNeeds {
+        coats = List.copyOf(coats);
+        worn = Map.copyOf(worn);
+    }
+}

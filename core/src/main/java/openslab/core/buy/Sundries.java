@@ -1,0 +1,174 @@
+package openslab.core.buy;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.function.ToDoubleFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import openslab.core.course.work.Item;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
+
+/** Tape, film, covers by nap, pails, protection by people: counted for all zones together, in whole ones. */
+public final class Sundries {
+    /**
+     * How one of them is counted.
+     *
+     * @param one what a single one does, in {@code unit}
+     * @param shared whether one zone uses what another used: then the zone that asks most decides
+     */
+    private record Rule(
+            String id,
+            String label,
+            Unit unit,
+            double one,
+            boolean shared,
+            Source source,
+            ToDoubleFunction<SiteNeeds> asked) {}
+
+    private static final Source ROLLS =
+            Source.commonPractice("a roll of tape of 55 m (60 yd), and a tenth for corners and overlaps");
+    private static final Source FILM = Source.ours("a roll of 33 m²: 55 m, 60 cm wide");
+    private static final Source COAT = Source.ours("a clean one for each coat");
+    private static final Source PEOPLE = Source.ours("one for each pair of hands, taken from zone to zone");
+    private static final Source GLOVES = Source.ours("a fresh pair for each pair of hands and coat");
+    private static final Source PAILS = Source.ours("a clean one for each batch: what is left in it sets");
+    private static final Source COVERS =
+            Source.ours("one a coat, and one more for each 50 m² of what hardens in the nap, 150 m² of all else");
+    private static final Source WORN = Source.ours("rates to begin with; what a crew uses up beats them");
+
+    private static final double CORNERS = 1.1;
+    private static final double COVER_HARDENS_M2 = 50;
+    private static final double COVER_M2 = 150;
+
+    /** A new one is a line here. */
+    private static final List<Rule> RULES = List.of(
+            new Rule("masking-tape", "Masking tape, rolls", Unit.METRE, 55, false, ROLLS, n -> n.maskM() * CORNERS),
+            new Rule("masking-film", "Masking film, rolls", Unit.SQUARE_METRE, 33, false, FILM, SiteNeeds::filmM2),
+            of("edge-brush", "Brushes for the edges", COAT, n -> coats(n, Item.EDGE_BRUSH)),
+            of("mini-roller", "Mini roller covers", COAT, n -> coats(n, Item.MINI_ROLLER)),
+            of("tray-liner", "Tray liners", COAT, n -> coats(n, Item.TRAY)),
+            of("mixing-pail", "Mixing pails", PAILS, n -> n.coats().stream()
+                    .mapToInt(SiteNeeds.Coat::vessels)
+                    .sum()),
+            shared("measuring-pail", "Measuring pails", n -> n.coats().stream()
+                    .filter(c -> c.parts() > 1)
+                    .mapToInt(SiteNeeds.Coat::parts)
+                    .max()
+                    .orElse(0)),
+            of("gloves", "Chemical-proof gloves, pairs", GLOVES, n -> n.coats().stream()
+                    .filter(c -> c.items().contains(Item.GLOVES))
+                    .mapToInt(SiteNeeds.Coat::hands)
+                    .sum()),
+            shared("goggles", "Goggles", n -> people(n, Item.GOGGLES)),
+            shared("filters", "Respirator filters, pairs", n -> people(n, Item.RESPIRATOR)),
+            shared("hearing", "Hearing protection", n -> people(n, Item.EARS)),
+            shared("spikes", "Spiked shoes, pairs", n -> people(n, Item.SPIKES)),
+            shared("socks", "Clean socks, pairs", n -> people(n, Item.SOCKS)));
+
+    private static final Pattern NAP = Pattern.compile("(\\d+/\\d+)( to \\d+/\\d+)? in nap");
+
+    private Sundries() {}
+
+    private static Rule of(String id, String label, Source source, ToDoubleFunction<SiteNeeds> asked) {
+        return new Rule(id, label, Unit.ONE, 1, false, source, asked);
+    }
+
+    private static Rule shared(String id, String label, ToDoubleFunction<SiteNeeds> asked) {
+        return new Rule(id, label, Unit.ONE, 1, true, PEOPLE, asked);
+    }
+
+    private static long coats(SiteNeeds n, Item item) {
+        return n.coats().stream().filter(c -> c.items().contains(item)).count();
+    }
+
+    private static int people(SiteNeeds n, Item item) {
+        return n.coats().stream()
+                .filter(c -> c.items().contains(item))
+                .mapToInt(SiteNeeds.Coat::hands)
+                .max()
+                .orElse(0);
+    }
+
+    /** Those of which at least one is needed; what is used up by the preparation last. */
+    public static List<Sundry> of(List<SiteNeeds> zones, PriceBook prices, UnitSystem system) {
+        Stream<Rule> fixed = RULES.stream();
+        Stream<Rule> covers = zones.stream()
+                .flatMap(z -> z.coats().stream())
+                .flatMap(c -> nap(c.tool()).stream())
+                .distinct()
+                .sorted()
+                .map(nap -> of(
+                        "roller-" + nap.replace(' ', '-').replace('/', '-'),
+                        "Roller covers, " + nap + " in nap",
+                        COVERS,
+                        n -> covers(n, nap)));
+        var labels = new LinkedHashMap<String, Rule>();
+        for (SiteNeeds zone : zones) {
+            for (String label : zone.worn().keySet().stream().sorted().toList()) {
+                labels.putIfAbsent(
+                        label,
+                        of(
+                                "worn-" + label.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"),
+                                label,
+                                WORN,
+                                n -> n.worn().getOrDefault(label, 0.0)));
+            }
+        }
+        return Stream.of(fixed, covers, labels.values().stream())
+                .flatMap(rules -> rules)
+                .flatMap(rule -> counted(rule, zones, prices, system).stream())
+                .toList();
+    }
+
+    /** "3/8" of "3/8 in nap roller, 9 in"; empty where it is rolled with none. */
+    private static Optional<String> nap(String tool) {
+        Matcher m = NAP.matcher(tool);
+        return m.find() ? Optional.of(m.group(1) + (m.group(2) == null ? "" : m.group(2))) : Optional.empty();
+    }
+
+    private static double covers(SiteNeeds zone, String nap) {
+        return zone.coats().stream()
+                .filter(c -> nap(c.tool()).filter(nap::equals).isPresent())
+                .mapToDouble(c -> Math.ceil(c.areaM2() / (c.hardens() ? COVER_HARDENS_M2 : COVER_M2)))
+                .sum();
+    }
+
+    private static List<Sundry> counted(Rule rule, List<SiteNeeds> zones, PriceBook prices, UnitSystem system) {
+        var w = new Worksheet(system);
+        var terms = new ArrayList<String>();
+        double asked = 0;
+        for (SiteNeeds zone : zones) {
+            double of = rule.asked().applyAsDouble(zone);
+            if (of > 0) {
+                String symbol = "z" + (terms.size() + 1);
+                w.given(symbol, zone.zone(), of, rule.unit());
+                terms.add(symbol);
+                asked = rule.shared() ? Math.max(asked, of) : asked + of;
+            }
+        }
+        if (terms.isEmpty()) {
+            return List.of();
+        }
+        String all =
+                rule.shared() && terms.size() > 1 ? "max(" + String.join(",", terms) + ")" : String.join("+", terms);
+        w.let("a", rule.shared() ? "asked by the zone that asks most" : "asked by all zones", all, asked, rule.unit());
+        w.given("o", "one does", rule.one(), rule.unit());
+        Figure count = w.figure(
+                rule.label(),
+                "n",
+                "ceil(a/o)",
+                Math.ceil(asked / rule.one() - KitCover.ROUNDING),
+                Unit.ONE,
+                rule.source());
+        PriceBook.Price price = prices.cheapest(rule.id(), PriceBook.EACH);
+        return List.of(new Sundry(rule.id(), rule.label(), count, price.supplier(), price.cents()));
+    }
+}

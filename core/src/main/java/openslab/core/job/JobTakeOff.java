@@ -1,0 +1,336 @@
+package openslab.core.job;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import openslab.core.buy.Bill;
+import openslab.core.buy.Buying;
+import openslab.core.buy.Delivery;
+import openslab.core.buy.DeliveryCheck;
+import openslab.core.buy.Leftover;
+import openslab.core.buy.Losses;
+import openslab.core.buy.Placed;
+import openslab.core.buy.PriceBook;
+import openslab.core.buy.SiteNeeds;
+import openslab.core.buy.Sundries;
+import openslab.core.course.Course;
+import openslab.core.course.Step;
+import openslab.core.course.work.Effort;
+import openslab.core.course.work.Item;
+import openslab.core.course.work.Paces;
+import openslab.core.floor.plan.Room;
+import openslab.core.mix.BatchPlan;
+import openslab.core.mix.TakeOff;
+import openslab.core.product.Exposure;
+import openslab.core.product.LayerRole;
+import openslab.core.product.Material;
+import openslab.core.product.ProductSheet;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Source;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
+
+/**
+ * What jobs that are bought for together still take: each sheet once in each colour, for all their zones, less what is there.
+ *
+ * @param losses what is reckoned on top, by what sort of layer it is
+ * @param laid how many layers are on and left out
+ * @param delivered what came, judged
+ */
+public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck delivered) {
+    /** @param share 0–1; {@code floors} on how many it was logged */
+    public record Loss(LayerRole role, String label, Figure share, int floors) {}
+
+    /** One of the jobs. @param name empty where it buys alone */
+    public record Site(String name, List<ZoneFacts> zones) {}
+
+    /**
+     * What the shop knows beside its jobs.
+     *
+     * @param placed what was ordered for these jobs; {@code came} likewise, each oldest first
+     */
+    public record Shop(
+            Losses losses,
+            PriceBook prices,
+            List<Leftover> store,
+            Paces paces,
+            List<Placed> placed,
+            List<Delivery> came) {
+        /** Of a shop that noted nothing. */
+        public static final Shop NEW =
+                new Shop(Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), List.of());
+    }
+
+    public static JobTakeOff of(List<Site> sites, Shop shop, Buying.When when, UnitSystem system) {
+        return new Reckoning(sites, shop, when, system).of();
+    }
+
+    /**
+     * What a finished floor used beyond the bare arithmetic: a layer that is on and whose batches were all logged.
+     *
+     * @return by what sort of layer; those of one zone carry its id
+     */
+    public static Map<LayerRole, List<Losses.Logged>> logged(List<ZoneFacts> zones) {
+        Map<LayerRole, List<Losses.Logged>> all = new HashMap<>();
+        for (ZoneFacts zone : zones) {
+            for (Cycle cycle : zone.cycles()) {
+                ZoneFacts then = zone.through(cycle.number());
+                for (LayerChoice layer : cycle.layers()) {
+                    List<LogEntry> batches = then.unstruck(LogEntry.Kind.BATCH, layer.id());
+                    if (!batches.isEmpty()
+                            && !then.unstruck(LogEntry.Kind.COAT, layer.id()).isEmpty()) {
+                        all.computeIfAbsent(layer.role(), r -> new ArrayList<>())
+                                .add(logged(then, layer, batches));
+                    }
+                }
+            }
+        }
+        return all;
+    }
+
+    private static Losses.Logged logged(ZoneFacts zone, LayerChoice layer, List<LogEntry> batches) {
+        Material material = zone.taken(layer).material();
+        double used = 0;
+        double bare = 0;
+        for (LogEntry e : batches) {
+            var batch = LogEntry.batch(e, material);
+            used += batch.amount();
+            bare += TakeOff.of(
+                            batch.areaM2(),
+                            material,
+                            zone.bought(layer).losing(0).keeping(0),
+                            UnitSystem.METRIC)
+                    .value();
+        }
+        return new Losses.Logged(zone.id(), used, bare);
+    }
+
+    private record Of(String slug, String colour) {}
+
+    /** A layer that is still to be laid, or finished. */
+    private record Open(Site site, ZoneFacts zone, LayerChoice layer, int at) {}
+
+    private record Event(Instant at, double more) {}
+
+    private record Reckoning(List<Site> sites, Shop shop, Buying.When when, UnitSystem system) {
+        JobTakeOff of() {
+            var open = new ArrayList<Open>();
+            int laid = 0;
+            for (Site site : sites) {
+                for (ZoneFacts zone : site.zones()) {
+                    List<LayerChoice> left = zone.open();
+                    laid += zone.layers().size() - left.size();
+                    left.forEach(l -> open.add(new Open(site, zone, l, open.size())));
+                }
+            }
+            open.sort(Comparator.comparing((Open o) -> o.layer().plannedStart().orElse(Instant.MAX))
+                    .thenComparingInt(Open::at));
+            Map<Of, List<Open>> bySheet = open.stream()
+                    .collect(Collectors.groupingBy(
+                            o -> new Of(o.layer().sheet().slug(), o.zone().colour(o.layer())),
+                            LinkedHashMap::new,
+                            Collectors.toList()));
+            List<Buying> materials = bySheet.entrySet().stream()
+                    .map(e -> buying(e.getKey(), e.getValue(), bySheet.keySet()))
+                    .toList();
+            List<SiteNeeds> needs = sites.stream()
+                    .flatMap(s -> s.zones().stream())
+                    .map(this::needs)
+                    .toList();
+            Bill bill = Bill.of(materials, Sundries.of(needs, shop.prices(), system), system);
+            return new JobTakeOff(
+                    bill, losses(open), laid, DeliveryCheck.of(shop.came(), materials, when.today(), system));
+        }
+
+        private List<Loss> losses(List<Open> open) {
+            Map<LayerRole, Open> roles = new TreeMap<>();
+            open.forEach(o -> roles.putIfAbsent(o.layer().role(), o));
+            return roles.entrySet().stream()
+                    .map(e -> new Loss(
+                            e.getKey(),
+                            e.getKey().label(),
+                            loss(e.getValue()),
+                            shop.losses().floors(e.getKey())))
+                    .toList();
+        }
+
+        private Figure loss(Open o) {
+            return shop.losses()
+                    .of(o.layer().role(), o.zone().crew().allowance().loss(), system);
+        }
+
+        private Buying buying(Of of, List<Open> open, Set<Of> all) {
+            ProductSheet sheet = open.get(0).layer().sheet();
+            List<Buying.Use> uses = open.stream().map(this::use).toList();
+            var hand = new Buying.OnHand(
+                    onSite(of, all),
+                    ordered(of, all),
+                    shop.store().stream()
+                            .filter(l -> l.slug().equals(of.slug()))
+                            .toList());
+            return Buying.of(sheet, of.colour(), uses, hand, shop.prices(), when, system);
+        }
+
+        private Buying.Use use(Open o) {
+            double areaM2 = o.zone().area(system).base();
+            Material material = o.zone().taken(o.layer()).material();
+            Figure whole =
+                    TakeOff.of(areaM2, material, o.zone().bought(o.layer()).losing(loss(o).value()), system);
+            double used = o.zone().unstruck(LogEntry.Kind.BATCH, o.layer().id()).stream()
+                    .mapToDouble(e -> LogEntry.batch(e, material).amount())
+                    .sum();
+            return new Buying.Use(
+                    o.site().name(),
+                    o.zone().id(),
+                    o.zone().name(),
+                    o.layer().id(),
+                    o.layer().title(),
+                    used == 0 ? whole : left(whole, used));
+        }
+
+        private Figure left(Figure whole, double used) {
+            var w = new Worksheet(system);
+            w.from("V", whole);
+            w.given("U", "used so far", used, whole.unit());
+            return w.figure(
+                    "still to be laid",
+                    "R",
+                    "max(0,V-U)",
+                    Math.max(0, whole.value() - used),
+                    whole.unit(),
+                    Source.arithmetic("what it takes, less the batches that were logged"));
+        }
+
+        /** What came sound and was not used since; a floor that took more than came had it from elsewhere. */
+        private double onSite(Of of, Set<Of> all) {
+            var events = new ArrayList<Event>();
+            shop.came().stream()
+                    .filter(d -> isOf(of, d.slug(), d.colour(), all) && d.isSound(when.today()))
+                    .forEach(d -> events.add(new Event(d.at(), d.amount())));
+            for (Site site : sites) {
+                for (ZoneFacts zone : site.zones()) {
+                    events.addAll(used(of, zone));
+                }
+            }
+            return balance(events);
+        }
+
+        private List<Event> used(Of of, ZoneFacts zone) {
+            return zone.batchesEver().stream()
+                    .filter(b -> b.layer().sheet().slug().equals(of.slug())
+                            && b.colour().equalsIgnoreCase(of.colour()))
+                    .map(b -> new Event(
+                            b.entry().at(),
+                            -LogEntry.batch(b.entry(), b.layer().sheet().material())
+                                    .amount()))
+                    .toList();
+        }
+
+        private double ordered(Of of, Set<Of> all) {
+            Stream<Event> placed = shop.placed().stream()
+                    .filter(p -> isOf(of, p.slug(), p.colour(), all))
+                    .map(p -> new Event(p.at(), p.amount()));
+            Stream<Event> came = shop.came().stream()
+                    .filter(d -> isOf(of, d.slug(), d.ordered().isEmpty() ? d.colour() : d.ordered(), all))
+                    .map(d -> new Event(d.at(), -d.amount()));
+            return balance(Stream.concat(placed, came).toList());
+        }
+
+        private static double balance(List<Event> events) {
+            double there = 0;
+            for (Event e :
+                    events.stream().sorted(Comparator.comparing(Event::at)).toList()) {
+                there = Math.max(0, there + e.more());
+            }
+            return there;
+        }
+
+        /** What has no colour goes where nobody named one; a colour that somebody wants goes nowhere else. */
+        private static boolean isOf(Of of, String slug, String colour, Set<Of> all) {
+            if (!of.slug().equals(slug)) {
+                return false;
+            }
+            if (of.colour().equalsIgnoreCase(colour)) {
+                return true;
+            }
+            boolean wantedElsewhere = all.stream()
+                    .anyMatch(o -> o.slug().equals(slug) && o.colour().equalsIgnoreCase(colour));
+            return !wantedElsewhere && (of.colour().isEmpty() || colour.isEmpty());
+        }
+
+        private SiteNeeds needs(ZoneFacts zone) {
+            List<LayerChoice> open = zone.open();
+            double maskM = open.isEmpty() ? 0 : maskM(zone);
+            Map<String, Double> worn = new TreeMap<>();
+            if (!isPrepared(zone)) {
+                PrepSheet.of(zone, shop.paces(), system, when.now())
+                        .used()
+                        .forEach(f -> worn.merge(f.label(), f.value(), Double::sum));
+            }
+            for (LayerChoice layer : open) {
+                for (Step step : zone.steps(layer)) {
+                    effort(zone, step).used().forEach(f -> worn.merge(f.label(), f.value(), Double::sum));
+                }
+            }
+            return new SiteNeeds(
+                    zone.name(),
+                    maskM,
+                    maskM * Room.USUAL_FILM_M,
+                    open.stream().map(l -> coat(zone, l)).toList(),
+                    worn);
+        }
+
+        private boolean isPrepared(ZoneFacts zone) {
+            return zone.open().size() < zone.layers().size()
+                    || PrepLog.run(zone, PrepLog.need(zone, system), system).course().turns().stream()
+                            .allMatch(Course.Turn::isThrough);
+        }
+
+        private double maskM(ZoneFacts zone) {
+            return zone.plan().flaws().maskM().orElseGet(() -> zone.shape()
+                    .perimeter(system)
+                    .base());
+        }
+
+        private Effort effort(ZoneFacts zone, Step step) {
+            boolean indoors = zone.exposure() == Exposure.INDOORS;
+            return Effort.of(step.work(), step.amount(PrepLog.extent(zone, system)), indoors, shop.paces(), system);
+        }
+
+        private SiteNeeds.Coat coat(ZoneFacts zone, LayerChoice layer) {
+            ProductSheet sheet = zone.taken(layer);
+            List<Step> steps = zone.steps(layer);
+            Set<Item> items =
+                    steps.stream().flatMap(s -> s.work().items().stream()).collect(Collectors.toSet());
+            int hands = steps.stream().mapToInt(s -> s.work().hands()).max().orElse(1);
+            double areaM2 = zone.area(system).base();
+            boolean mixed = BatchPlan.isOf(sheet);
+            return new SiteNeeds.Coat(
+                    layer.title(),
+                    sheet.handling().tool(),
+                    areaM2,
+                    mixed ? vessels(zone, layer, sheet, areaM2) : 0,
+                    sheet.liquid().map(l -> l.parts().size()).orElse(0),
+                    sheet.material().kind() == Material.Kind.TWO_PART,
+                    Math.max(hands, items.contains(Item.HELPER) ? 2 : 1),
+                    items);
+        }
+
+        private int vessels(ZoneFacts zone, LayerChoice layer, ProductSheet sheet, double areaM2) {
+            double amount = TakeOff.of(
+                            areaM2, sheet.material(), zone.mixing(layer).allowance(), system)
+                    .value();
+            double litres =
+                    sheet.powder().map(p -> amount / p.bagKg() * p.yieldL()).orElse(amount);
+            return (int) Math.ceil(litres / zone.crew().vesselL());
+        }
+    }
+}

@@ -1,0 +1,214 @@
+package openslab.core;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import openslab.core.buy.Buying;
+import openslab.core.buy.Delivery;
+import openslab.core.buy.Losses;
+import openslab.core.buy.Placed;
+import openslab.core.buy.PriceBook;
+import openslab.core.buy.Sundry;
+import openslab.core.course.work.Paces;
+import openslab.core.job.CycleKind;
+import openslab.core.job.JobTakeOff;
+import openslab.core.job.LayerChoice;
+import openslab.core.job.LogEntry;
+import openslab.core.job.ZoneFacts;
+import openslab.core.product.Chemistry;
+import openslab.core.product.LayerRole;
+import openslab.core.product.Powder;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.UnitSystem;
+import org.testng.annotations.Test;
+
+/** What jobs still take, together. A floor of 80 m² takes 10 L of primer, 20 of body, 16 of clear and 48 kg of flake, a tenth on top. */
+public class JobTakeOffTest {
+    private static final Buying.When WHEN = new Buying.When(Stories.moment(200), LocalDate.parse("2026-05-12"));
+
+    private static JobTakeOff takeOff(JobTakeOff.Shop shop, ZoneFacts... zones) {
+        return JobTakeOff.of(List.of(new JobTakeOff.Site("", List.of(zones))), shop, WHEN, UnitSystem.METRIC);
+    }
+
+    private static Map<String, Buying> bySheet(JobTakeOff found) {
+        return found.bill().materials().stream().collect(Collectors.toMap(Buying::slug, Function.identity()));
+    }
+
+    private static JobTakeOff.Shop shop(List<Placed> placed, Delivery... came) {
+        return new JobTakeOff.Shop(Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, placed, List.of(came));
+    }
+
+    private static Delivery came(double hours, String slug, double size, int count) {
+        return new Delivery(
+                slug + hours,
+                Stories.moment(hours),
+                "Wren",
+                slug,
+                slug,
+                "can",
+                size,
+                count,
+                "",
+                "",
+                "",
+                "K1",
+                Optional.empty(),
+                Set.of(),
+                false,
+                "");
+    }
+
+    @Test
+    public void a_fresh_floor_takes_all_of_its_layers() {
+        JobTakeOff found = takeOff(JobTakeOff.Shop.NEW, new Stories().facts());
+        Map<String, Buying> all = bySheet(found);
+        assertEquals(all.get("primer").amount().value(), 11, 1e-9);
+        assertEquals(all.get("body").amount().value(), 22, 1e-9);
+        assertEquals(all.get("flake").amount().value(), 52.8, 1e-9);
+        assertEquals(all.get("clear").amount().value(), 17.6, 1e-9);
+        // 22 L of 5 for 100 and 12 for 200: 12 + 5 + 5 for 400
+        assertEquals(all.get("body").cost().orElseThrow().value(), 400, 1e-9);
+        assertEquals(found.laid(), 0);
+        found.bill().materials().forEach(b -> Stream.of(b.amount(), b.toBuy()).forEach(Formula::assertRecomputes));
+        assertTrue(found.bill().sundries().stream().map(Sundry::id).toList().contains("masking-tape"));
+    }
+
+    /** Two jobs of 80 m²: 22 L of primer are bought once, in 12 and 12 for 400, where each alone would buy 12. */
+    @Test
+    public void jobs_bought_together_share_their_packs() {
+        ZoneFacts zone = new Stories().facts();
+        var jobs = List.of(new JobTakeOff.Site("North", List.of(zone)), new JobTakeOff.Site("South", List.of(zone)));
+        Buying primer = bySheet(JobTakeOff.of(jobs, JobTakeOff.Shop.NEW, WHEN, UnitSystem.METRIC))
+                .get("primer");
+        assertEquals(primer.amount().value(), 22, 1e-9);
+        assertEquals(primer.uses().stream().map(Buying.Use::where).toList(), List.of("North, Zone", "South, Zone"));
+    }
+
+    @Test
+    public void what_is_on_is_not_bought_again_and_a_batch_is_taken_off() {
+        var story = new Stories().surveyed().ground().slab(20);
+        story.batch(40, "primer", "volume=11 L area=80").coat(41, "primer").batch(60, "body", "volume=5 L area=18");
+        JobTakeOff found = takeOff(JobTakeOff.Shop.NEW, story.facts());
+        Map<String, Buying> all = bySheet(found);
+        assertEquals(found.laid(), 1);
+        assertTrue(!all.containsKey("primer"));
+        assertEquals(all.get("body").amount().value(), 17, 1e-9);
+        Formula.assertRecomputes(all.get("body").amount());
+    }
+
+    /** 24 L came and 5 were mixed: 19 are on the site for the 17 that are left. Of 30 ordered, 6 are on their way. */
+    @Test
+    public void what_came_and_what_is_on_its_way_is_counted_once() {
+        var story = new Stories().surveyed().ground().slab(20);
+        story.coat(41, "primer").batch(60, "body", "volume=5 L area=18");
+        var placed = List.of(new Placed(Stories.moment(1), "body", "", 30));
+        Buying body = bySheet(takeOff(shop(placed, came(30, "body", 12, 2)), story.facts()))
+                .get("body");
+        assertEquals(body.onSite(), 19, 1e-9);
+        assertEquals(body.ordered(), 6, 1e-9);
+        assertEquals(body.toBuy().value(), 0, 0);
+        // what was mixed before anything came was bought before anybody noted it
+        Buying later = bySheet(takeOff(shop(List.of(), came(70, "body", 12, 1)), story.facts()))
+                .get("body");
+        assertEquals(later.onSite(), 12, 1e-9);
+        assertEquals(later.toBuy().value(), 5, 1e-9);
+    }
+
+    @Test
+    public void a_second_season_buys_for_itself() {
+        var story = new Stories().surveyed().ground().slab(20);
+        for (LayerChoice layer : Stories.epoxyWithFlake()) {
+            story.coat(41, layer.id());
+        }
+        assertTrue(
+                takeOff(JobTakeOff.Shop.NEW, story.facts()).bill().materials().isEmpty());
+        LayerChoice clear = Stories.epoxyWithFlake().get(3);
+        story.begin(9000, CycleKind.RESEAL, "", List.of(clear));
+        JobTakeOff again = takeOff(JobTakeOff.Shop.NEW, story.facts());
+        assertEquals(bySheet(again).keySet(), Set.of("clear"));
+        assertEquals(again.laid(), 0);
+    }
+
+    /** A quarter more surface: 12.5 L of primer and a tenth of that. What an overlay levels is spread on a flat floor again. */
+    @Test
+    public void a_rough_floor_takes_more_until_it_is_levelled() {
+        var overlay = Stories.of(new Powder(20, 12, 4, 5, 0, 0, 0.006, 0.02), Chemistry.UNSAID);
+        List<LayerChoice> epoxy = Stories.epoxyWithFlake();
+        var layers = List.of(epoxy.get(0), Stories.layer("overlay", overlay), epoxy.get(3));
+        Map<String, Buying> all = bySheet(takeOff(
+                JobTakeOff.Shop.NEW, new Stories().layers(layers).rough(1.25).facts()));
+        assertEquals(all.get("primer").amount().value(), 13.75, 1e-9);
+        assertEquals(all.get("clear").amount().value(), 17.6, 1e-9);
+        // 80 m² 6 mm deep are 480 L, 40 bags of 12 L, 800 kg, and a tenth
+        assertEquals(all.get(overlay.slug()).amount().value(), 880, 1e-9);
+        all.values().forEach(b -> Formula.assertRecomputes(b.amount()));
+    }
+
+    /** Two layers in two colours of one sheet share no can; what came in one of them is for that one. */
+    @Test
+    public void colours_are_bought_apart() {
+        LayerChoice body = Stories.epoxyWithFlake().get(1);
+        var layers = List.of(body, Stories.layer("second", body.sheet()));
+        var story = new Stories().layers(layers);
+        story.entry(LogEntry.Kind.COLOUR, "body", "", 1, LogEntry.COLOUR_FIELDS, "name=Slate");
+        story.entry(LogEntry.Kind.COLOUR, "second", "", 1, LogEntry.COLOUR_FIELDS, "name=Clay ordered=Clay");
+        var slate = new Delivery(
+                "1",
+                Stories.moment(2),
+                "Wren",
+                "body",
+                "Body",
+                "12 L",
+                12,
+                1,
+                "",
+                "Slate",
+                "Slate",
+                "K1",
+                Optional.empty(),
+                Set.of(),
+                true,
+                "");
+        List<Buying> found =
+                takeOff(shop(List.of(), slate), story.facts()).bill().materials();
+        assertEquals(found.stream().map(Buying::colour).toList(), List.of("Slate", "Clay"));
+        assertEquals(found.stream().map(Buying::onSite).toList(), List.of(12.0, 0.0));
+    }
+
+    /** Three floors of 80 m² that took 24 L of body where the sheet says 20: a fifth, and the fourth is bought by it. */
+    @Test
+    public void the_crews_own_loss_is_what_its_logs_say() {
+        List<ZoneFacts> floors = Stream.of("a", "b", "c")
+                .map(id -> new Stories()
+                        .called(id)
+                        .slab(20)
+                        .batch(60, "body", "volume=12 L area=40")
+                        .batch(61, "body", "volume=12 L area=40")
+                        .coat(62, "body")
+                        .batch(80, "clear", "volume=2 L area=10")
+                        .facts())
+                .toList();
+        var losses = new Losses(JobTakeOff.logged(floors));
+        assertEquals(losses.floors(LayerRole.BODY), 3);
+        // a coat that is not on yet says nothing
+        assertEquals(losses.floors(LayerRole.CLEAR), 0);
+        var shop = new JobTakeOff.Shop(losses, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), List.of());
+        JobTakeOff found = takeOff(shop, new Stories().facts());
+        assertEquals(bySheet(found).get("body").amount().value(), 24, 1e-9);
+        Figure share = found.losses().stream()
+                .filter(l -> l.role() == LayerRole.BODY)
+                .findFirst()
+                .orElseThrow()
+                .share();
+        assertEquals(share.value(), 0.2, 1e-9);
+        Formula.assertRecomputes(share);
+    }
+}
