@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/boxed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["boxed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/changes": {
         parameters: {
             query?: never;
@@ -190,6 +206,38 @@ export interface paths {
         get: operations["changes"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/deliveries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["came"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/deliveries/{deliveryId}/strike": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["strikeDelivery"];
         delete?: never;
         options?: never;
         head?: never;
@@ -254,6 +302,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/orders/{orderId}/strike": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["strikeOrder"];
         delete?: never;
         options?: never;
         head?: never;
@@ -366,6 +446,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["jobEffects"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/take-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["takeOff"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/take-off/working": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["working_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["together"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -908,7 +1036,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put: operations["set_1"];
+        put: operations["set_2"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1068,7 +1196,7 @@ export interface paths {
             cookie?: never;
         };
         get: operations["practices"];
-        put: operations["set"];
+        put: operations["set_1"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1101,6 +1229,38 @@ export interface paths {
         };
         get: operations["page"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["prices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/prices/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["set"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1316,6 +1476,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/store-room": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["put_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/store-room/{id}/out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["out"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/survey-reports/{jobId}.pdf": {
         parameters: {
             query?: never;
@@ -1500,15 +1692,23 @@ export interface components {
             what: string;
             whyNot: string;
         };
-        Bought: {
+        Bill: {
+            cost: components["schemas"]["FigureView"];
+            materials: components["schemas"]["Buying"][];
+            sundries: components["schemas"]["Sundry"][];
+            suppliers: components["schemas"]["SupplierList"][];
             /** Format: int32 */
-            count: number;
-            kit: components["schemas"]["Kit"];
+            unpriced: number;
         };
         BowForm: {
             kind: string;
             measures: string[];
             side: string;
+        };
+        BoxedForm: {
+            by: string;
+            colour: string;
+            slug: string;
         };
         Broadcast: components["schemas"]["Material"] & {
             /** Format: double */
@@ -1534,10 +1734,20 @@ export interface components {
         };
         Buying: {
             amount: components["schemas"]["FigureView"];
+            colour: string;
             cost?: components["schemas"]["FigureView"];
-            cover?: components["schemas"]["KitCover"];
             leftover?: components["schemas"]["FigureView"];
+            lines: components["schemas"]["PackLine"][];
+            /** Format: double */
+            onSite: number;
+            /** Format: double */
+            ordered: number;
+            passedOver: components["schemas"]["PassedOver"][];
             sheet: string;
+            slug: string;
+            store: components["schemas"]["FromStore"][];
+            toBuy: components["schemas"]["FigureView"];
+            unpriced: boolean;
             uses: components["schemas"]["Use"][];
         };
         By: {
@@ -1748,21 +1958,55 @@ export interface components {
             what: string;
             why: string;
         };
-        DefectArea: {
-            /** Format: double */
-            areaM2: number;
-            /** Format: date-time */
-            at: string;
-            /** @enum {string} */
-            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "OLD_COAT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "ANTIQUE" | "FAILED_OVERLAY" | "WORN" | "DUSTING" | "HOLLOW" | "DAMP";
-            key: string;
-            name: string;
-            ring: components["schemas"]["Corner"][];
-        };
         DefectView: {
             consequence: string;
             id: string;
             label: string;
+        };
+        Delivery: {
+            /** Format: date-time */
+            at: string;
+            /** Format: date */
+            bestBefore?: string;
+            boxed: boolean;
+            by: string;
+            colour: string;
+            /** Format: int32 */
+            count: number;
+            faults: ("LUMPS" | "WRONG_TINT" | "DAMAGED")[];
+            id: string;
+            lot: string;
+            maker: string;
+            note: string;
+            odd?: boolean;
+            ofLiquid: boolean;
+            ordered: string;
+            pack: string;
+            sheet: string;
+            /** Format: double */
+            size: number;
+            slug: string;
+        };
+        DeliveryCheck: {
+            came: components["schemas"]["Judged"][];
+            shortages: components["schemas"]["Shortage"][];
+            together: components["schemas"]["Finding"][];
+        };
+        DeliveryForm: {
+            at?: string;
+            bestBefore?: string;
+            boxed?: boolean;
+            by: string;
+            colour?: string;
+            faults?: string[];
+            lot?: string;
+            maker?: string;
+            note?: string;
+            number: string;
+            ordered?: string;
+            pack?: string;
+            size?: string;
+            slug: string;
         };
         DoorForm: {
             along: string;
@@ -1981,6 +2225,12 @@ export interface components {
             bays: components["schemas"]["FigureView"];
             each: components["schemas"]["FigureView"];
         };
+        FromStore: {
+            amount: components["schemas"]["FigureView"];
+            from: string;
+            id: string;
+            lot: string;
+        };
         GapCheck: {
             fits: boolean;
             gap: components["schemas"]["FigureView"];
@@ -2022,6 +2272,8 @@ export interface components {
             dosing: components["schemas"]["Dosing"];
             /** @enum {string} */
             fan: "UNSAID" | "FINE" | "NEVER";
+            /** Format: double */
+            keepsMin: number;
             /** Format: double */
             rainSafeMin: number;
             /** Format: double */
@@ -2113,8 +2365,20 @@ export interface components {
             /** @enum {string} */
             units: "US" | "METRIC";
         };
+        JobName: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        JobTakeOff: {
+            bill: components["schemas"]["Bill"];
+            delivered: components["schemas"]["DeliveryCheck"];
+            /** Format: int32 */
+            laid: number;
+            losses: components["schemas"]["Loss"][];
+            rest: components["schemas"]["Rest"][];
+        };
         JobView: {
-            buying: components["schemas"]["Buying"][];
             facts: components["schemas"]["JobForm"];
             /** Format: uuid */
             id: string;
@@ -2157,9 +2421,9 @@ export interface components {
             toMark: number;
         };
         Judged: {
-            area: components["schemas"]["DefectArea"];
-            gone?: components["schemas"]["Reading"];
-            until: string;
+            delivery: components["schemas"]["Delivery"];
+            findings: components["schemas"]["Finding"][];
+            sound: boolean;
         };
         Judgement: {
             /** Format: date-time */
@@ -2181,13 +2445,6 @@ export interface components {
             label: string;
             /** Format: int64 */
             priceCents: number;
-            /** Format: double */
-            size: number;
-        };
-        KitCover: {
-            /** Format: int64 */
-            costCents: number;
-            kits: components["schemas"]["Bought"][];
             /** Format: double */
             size: number;
         };
@@ -2339,6 +2596,39 @@ export interface components {
             strata: components["schemas"]["Stratum"][];
             system: string;
         };
+        Leftover: {
+            /** Format: double */
+            amount: number;
+            /** Format: date */
+            bestBefore?: string;
+            colour: string;
+            from: string;
+            id: string;
+            lot: string;
+            maker: string;
+            /** Format: date-time */
+            opened?: string;
+            slug: string;
+        };
+        LeftoverForm: {
+            amount: string;
+            bestBefore?: string;
+            by: string;
+            colour?: string;
+            from?: string;
+            /** Format: uuid */
+            jobId?: string;
+            lot?: string;
+            maker?: string;
+            opened?: string;
+            slug: string;
+            units: string;
+        };
+        LeftoverView: {
+            leftover: components["schemas"]["Leftover"];
+            sheet: string;
+            typed: string;
+        };
         LevelReport: {
             contours: components["schemas"]["Contour"][];
             fNumbers?: components["schemas"]["FNumbers"];
@@ -2465,6 +2755,14 @@ export interface components {
             /** Format: uuid */
             key: string;
         };
+        Loss: {
+            /** Format: int32 */
+            floors: number;
+            label: string;
+            /** @enum {string} */
+            role: "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH";
+            share: components["schemas"]["FigureView"];
+        };
         MapBand: {
             /** Format: double */
             from: number;
@@ -2524,6 +2822,7 @@ export interface components {
             bay: string;
             by: string;
             key: string;
+            lot: string;
             /** Format: int32 */
             number: number;
             /** Format: date-time */
@@ -2624,6 +2923,37 @@ export interface components {
             turn: string;
             width: string;
         };
+        OrderForm: {
+            by: string;
+            lines: components["schemas"]["OrderLineForm"][];
+            note?: string;
+            supplier?: string;
+        };
+        OrderLine: {
+            /** Format: int64 */
+            cents: number;
+            colour: string;
+            /** Format: int32 */
+            count: number;
+            /** Format: int64 */
+            eachCents: number;
+            pack: string;
+            /** Format: double */
+            size: number;
+            title: string;
+            what: string;
+        };
+        OrderLineForm: {
+            colour?: string;
+            number: string;
+            pack: string;
+            what: string;
+        };
+        OutForm: {
+            by: string;
+            /** Format: uuid */
+            jobId?: string;
+        };
         Outline: {
             corners: components["schemas"]["Corner"][];
         };
@@ -2645,6 +2975,22 @@ export interface components {
             enough: number;
             works: components["schemas"]["PaceView"][];
         };
+        PackLine: {
+            /** Format: int32 */
+            count: number;
+            /** Format: int64 */
+            eachCents: number;
+            pack: string;
+            /** Format: double */
+            size: number;
+            supplier: string;
+        };
+        PackView: {
+            pack: string;
+            prices: components["schemas"]["Price"][];
+            /** Format: int64 */
+            sheetCents: number;
+        };
         PapersForm: {
             calibrated: string;
             due: string;
@@ -2656,6 +3002,13 @@ export interface components {
             name: string;
             /** Format: double */
             parts: number;
+        };
+        PassedOver: {
+            amount: string;
+            from: string;
+            id: string;
+            lot: string;
+            why: string;
         };
         Piece: {
             area: string;
@@ -2676,6 +3029,32 @@ export interface components {
         PlaceForm: {
             along: string;
             off: string;
+        };
+        PlacedLine: {
+            colour: string;
+            /** Format: int64 */
+            eachCents: number;
+            /** Format: int32 */
+            number: number;
+            pack: string;
+            /** Format: double */
+            size: number;
+            title: string;
+            what: string;
+        };
+        PlacedOrder: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            jobId: string;
+            lines: components["schemas"]["PlacedLine"][];
+            note: string;
+            /** Format: int32 */
+            number: number;
+            supplier: string;
         };
         PlanEchoForm: {
             form: components["schemas"]["PlanForm"];
@@ -2787,6 +3166,26 @@ export interface components {
             };
             report: components["schemas"]["PrepPart"];
             sheet: components["schemas"]["PrepSheet"];
+        };
+        Price: {
+            /** Format: int64 */
+            cents: number;
+            pack: string;
+            supplier: string;
+        };
+        PriceForm: {
+            pack: string;
+            price: string;
+            supplier?: string;
+        };
+        PricedView: {
+            packs: components["schemas"]["PackView"][];
+            small: boolean;
+            title: string;
+            what: string;
+        };
+        PricesForm: {
+            prices: components["schemas"]["PriceForm"][];
         };
         ProductSheet: {
             advice: components["schemas"]["Advice"];
@@ -2986,6 +3385,14 @@ export interface components {
             /** Format: double */
             standardized: number;
             what: string;
+        };
+        Rest: {
+            amount: components["schemas"]["FigureView"];
+            colour: string;
+            lots: string;
+            maker: string;
+            sheet: string;
+            slug: string;
         };
         RoomField: {
             choices: components["schemas"]["Named"][];
@@ -3215,6 +3622,14 @@ export interface components {
             }[];
             units: string;
         };
+        Shortage: {
+            breaks: string;
+            colour: string;
+            missing: components["schemas"]["FigureView"];
+            sheet: string;
+            slug: string;
+            there: components["schemas"]["FigureView"];
+        };
         Shown: {
             closed: boolean;
             layer: string;
@@ -3364,6 +3779,9 @@ export interface components {
             title: string;
             word: string;
         };
+        StrikeForm: {
+            by: string;
+        };
         Suggested: {
             care: string;
             closed?: components["schemas"]["FigureView"];
@@ -3384,6 +3802,20 @@ export interface components {
             unmet: number;
             /** @enum {string} */
             verdict: "GO" | "WATCH" | "HOLD" | "STOP";
+        };
+        Sundry: {
+            count: components["schemas"]["FigureView"];
+            /** Format: int64 */
+            eachCents: number;
+            id: string;
+            label: string;
+            supplier: string;
+        };
+        SupplierList: {
+            /** Format: int64 */
+            cents: number;
+            lines: components["schemas"]["OrderLine"][];
+            supplier: string;
         };
         SurveyMap: {
             bands: components["schemas"]["MapBand"][];
@@ -3468,6 +3900,17 @@ export interface components {
             note: string;
             title: string;
         };
+        TakeOffView: {
+            /** Format: int64 */
+            changes: number;
+            /** Format: int32 */
+            enough: number;
+            faults: components["schemas"]["Named"][];
+            orders: components["schemas"]["PlacedOrder"][];
+            others: components["schemas"]["JobName"][];
+            takeOff: components["schemas"]["JobTakeOff"];
+            together: components["schemas"]["JobName"][];
+        };
         Taken: {
             /** Format: int32 */
             added: number;
@@ -3538,6 +3981,9 @@ export interface components {
             label: string;
             time: components["schemas"]["CureTime"];
         };
+        TogetherForm: {
+            jobs?: string[];
+        };
         TraceForm: {
             roles: {
                 [key: string]: string;
@@ -3600,8 +4046,10 @@ export interface components {
         };
         Use: {
             amount: components["schemas"]["FigureView"];
+            job: string;
             layer: string;
             name: string;
+            title: string;
             zone: string;
         };
         Used: {
@@ -4124,6 +4572,34 @@ export interface operations {
             };
         };
     };
+    boxed: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoxedForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakeOffView"];
+                };
+            };
+        };
+    };
     changes: {
         parameters: {
             query?: never;
@@ -4142,6 +4618,63 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": string;
+                };
+            };
+        };
+    };
+    came: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeliveryForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakeOffView"];
+                };
+            };
+        };
+    };
+    strikeDelivery: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                jobId: string;
+                deliveryId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StrikeForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakeOffView"];
                 };
             };
         };
@@ -4239,6 +4772,59 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["HeadView"];
+                };
+            };
+        };
+    };
+    order: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakeOffView"];
+                };
+            };
+        };
+    };
+    strikeOrder: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                jobId: string;
+                orderId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakeOffView"];
                 };
             };
         };
@@ -4452,6 +5038,80 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EffectsView"];
+                };
+            };
+        };
+    };
+    takeOff: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakeOffView"];
+                };
+            };
+        };
+    };
+    working_1: {
+        parameters: {
+            query: {
+                at: string;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FigureView"];
+                };
+            };
+        };
+    };
+    together: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TogetherForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TakeOffView"];
                 };
             };
         };
@@ -5335,7 +5995,7 @@ export interface operations {
             };
         };
     };
-    set_1: {
+    set_2: {
         parameters: {
             query?: never;
             header: {
@@ -5596,7 +6256,7 @@ export interface operations {
             };
         };
     };
-    set: {
+    set_1: {
         parameters: {
             query?: never;
             header: {
@@ -5665,6 +6325,54 @@ export interface operations {
                 };
                 content: {
                     "application/pdf": string;
+                };
+            };
+        };
+    };
+    prices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PricedView"][];
+                };
+            };
+        };
+    };
+    set: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                what: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PricesForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PricedView"][];
                 };
             };
         };
@@ -6016,6 +6724,80 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["Shift"];
+                };
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeftoverView"][];
+                };
+            };
+        };
+    };
+    put_2: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeftoverForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeftoverView"][];
+                };
+            };
+        };
+    };
+    out: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LeftoverView"][];
                 };
             };
         };

@@ -43,7 +43,8 @@ public class JobTakeOffTest {
     }
 
     private static JobTakeOff.Shop shop(List<Placed> placed, Delivery... came) {
-        return new JobTakeOff.Shop(Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, placed, List.of(came));
+        return new JobTakeOff.Shop(
+                Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, placed, List.of(came), List.of());
     }
 
     private static Delivery came(double hours, String slug, double size, int count) {
@@ -53,6 +54,7 @@ public class JobTakeOffTest {
                 "Wren",
                 slug,
                 slug,
+                true,
                 "can",
                 size,
                 count,
@@ -166,6 +168,7 @@ public class JobTakeOffTest {
                 "Wren",
                 "body",
                 "Body",
+                true,
                 "12 L",
                 12,
                 1,
@@ -200,7 +203,8 @@ public class JobTakeOffTest {
         assertEquals(losses.floors(LayerRole.BODY), 3);
         // a coat that is not on yet says nothing
         assertEquals(losses.floors(LayerRole.CLEAR), 0);
-        var shop = new JobTakeOff.Shop(losses, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), List.of());
+        var shop =
+                new JobTakeOff.Shop(losses, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), List.of(), List.of());
         JobTakeOff found = takeOff(shop, new Stories().facts());
         assertEquals(bySheet(found).get("body").amount().value(), 24, 1e-9);
         Figure share = found.losses().stream()

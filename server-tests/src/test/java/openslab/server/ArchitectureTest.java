@@ -31,6 +31,7 @@ public class ArchitectureTest {
             "practice",
             "floor",
             "prep",
+            "buy",
             "lay",
             "survey",
             "exchange",

@@ -11,7 +11,8 @@ import openslab.core.quantity.Require;
  *
  * @param id of the note about it
  * @param slug of its sheet; {@code sheet} its name
- * @param size litres or kilograms of one pack
+ * @param ofLiquid whether it is told in litres; kilograms of all else
+ * @param size of one pack, likewise
  * @param ordered the colour that was ordered; {@code colour} that of the label. Empty where it has none
  * @param bestBefore the last day on which it is good, where the label says so
  * @param faults what was found on opening and looking
@@ -23,6 +24,7 @@ public record Delivery(
         String by,
         String slug,
         String sheet,
+        boolean ofLiquid,
         String pack,
         double size,
         int count,

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -76,6 +78,22 @@ public final class Sundries {
     private static final Pattern NAP = Pattern.compile("(\\d+/\\d+)( to \\d+/\\d+)? in nap");
 
     private Sundries() {}
+
+    /** Whether something small may be called so: one that is always counted, a roller cover, or what is used up. */
+    public static boolean isId(String id) {
+        return RULES.stream().anyMatch(r -> r.id().equals(id)) || id.matches("(roller|worn)-[a-z0-9-]{1,60}");
+    }
+
+    /** What may be priced beside the materials, by id: what is always counted, and what {@code more} somebody priced before. */
+    public static Map<String, String> named(Set<String> more) {
+        Map<String, String> all = new LinkedHashMap<>();
+        RULES.forEach(r -> all.put(r.id(), r.label()));
+        more.stream()
+                .filter(id -> isId(id) && !all.containsKey(id))
+                .sorted()
+                .forEach(id -> all.put(id, id.replace('-', ' ')));
+        return all;
+    }
 
     private static Rule of(String id, String label, Source source, ToDoubleFunction<SiteNeeds> asked) {
         return new Rule(id, label, Unit.ONE, 1, false, source, asked);

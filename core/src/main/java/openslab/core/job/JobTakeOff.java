@@ -35,6 +35,7 @@ import openslab.core.product.Material;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
+import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
 
@@ -44,8 +45,12 @@ import openslab.core.quantity.Worksheet;
  * @param losses what is reckoned on top, by what sort of layer it is
  * @param laid how many layers are on and left out
  * @param delivered what came, judged
+ * @param rest what came and nothing that is left to lay takes
  */
-public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck delivered) {
+public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck delivered, List<Rest> rest) {
+    /** What stays over on the site. @param lots as the labels have them; {@code amount} litres or kilograms */
+    public record Rest(String slug, String sheet, String colour, String maker, String lots, Figure amount) {}
+
     /** @param share 0–1; {@code floors} on how many it was logged */
     public record Loss(LayerRole role, String label, Figure share, int floors) {}
 
@@ -55,7 +60,7 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
     /**
      * What the shop knows beside its jobs.
      *
-     * @param placed what was ordered for these jobs; {@code came} likewise, each oldest first
+     * @param placed what was ordered for these jobs; {@code came} likewise; {@code away} what was taken from the site to the store
      */
     public record Shop(
             Losses losses,
@@ -63,10 +68,11 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
             List<Leftover> store,
             Paces paces,
             List<Placed> placed,
-            List<Delivery> came) {
+            List<Delivery> came,
+            List<Placed> away) {
         /** Of a shop that noted nothing. */
         public static final Shop NEW =
-                new Shop(Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), List.of());
+                new Shop(Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), List.of(), List.of());
     }
 
     public static JobTakeOff of(List<Site> sites, Shop shop, Buying.When when, UnitSystem system) {
@@ -118,6 +124,9 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
     /** A layer that is still to be laid, or finished. */
     private record Open(Site site, ZoneFacts zone, LayerChoice layer, int at) {}
 
+    /** A spoonful in the corner of a pail. */
+    private static final double NOTHING = 0.01;
+
     private record Event(Instant at, double more) {}
 
     private record Reckoning(List<Site> sites, Shop shop, Buying.When when, UnitSystem system) {
@@ -147,7 +156,11 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                     .toList();
             Bill bill = Bill.of(materials, Sundries.of(needs, shop.prices(), system), system);
             return new JobTakeOff(
-                    bill, losses(open), laid, DeliveryCheck.of(shop.came(), materials, when.today(), system));
+                    bill,
+                    losses(open),
+                    laid,
+                    DeliveryCheck.of(shop.came(), materials, when.today(), system),
+                    rest(materials, bySheet.keySet()));
         }
 
         private List<Loss> losses(List<Open> open) {
@@ -209,12 +222,64 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                     Source.arithmetic("what it takes, less the batches that were logged"));
         }
 
+        private List<Rest> rest(List<Buying> materials, Set<Of> all) {
+            Map<Of, List<Delivery>> came = shop.came().stream()
+                    .filter(d -> d.isSound(when.today()))
+                    .collect(Collectors.groupingBy(
+                            d -> all.stream()
+                                    .filter(o -> isOf(o, d.slug(), d.colour(), all))
+                                    .findFirst()
+                                    .orElse(new Of(d.slug(), d.colour())),
+                            LinkedHashMap::new,
+                            Collectors.toList()));
+            var rest = new ArrayList<Rest>();
+            came.forEach((of, deliveries) -> {
+                double needed = materials.stream()
+                        .filter(b -> b.slug().equals(of.slug()) && b.colour().equals(of.colour()))
+                        .mapToDouble(b -> b.amount().value())
+                        .sum();
+                double site = onSite(of, all);
+                if (site > needed + NOTHING) {
+                    rest.add(rest(deliveries, needed, site));
+                }
+            });
+            return List.copyOf(rest);
+        }
+
+        private Rest rest(List<Delivery> came, double needed, double site) {
+            Delivery first = came.get(0);
+            Unit unit = first.ofLiquid() ? Unit.LITRE : Unit.KILOGRAM;
+            var w = new Worksheet(system);
+            w.given("S", "on the site, not used yet", site, unit);
+            w.given("V", "still to be laid", needed, unit);
+            return new Rest(
+                    first.slug(),
+                    first.sheet(),
+                    first.colour(),
+                    first.maker(),
+                    came.stream()
+                            .map(Delivery::lot)
+                            .filter(l -> !l.isEmpty())
+                            .distinct()
+                            .collect(Collectors.joining(", ")),
+                    w.figure(
+                            "over",
+                            "R",
+                            "S-V",
+                            site - needed,
+                            unit,
+                            Source.arithmetic("what came sound, less what was used and what is still to be laid")));
+        }
+
         /** What came sound and was not used since; a floor that took more than came had it from elsewhere. */
         private double onSite(Of of, Set<Of> all) {
             var events = new ArrayList<Event>();
             shop.came().stream()
                     .filter(d -> isOf(of, d.slug(), d.colour(), all) && d.isSound(when.today()))
                     .forEach(d -> events.add(new Event(d.at(), d.amount())));
+            shop.away().stream()
+                    .filter(a -> isOf(of, a.slug(), a.colour(), all))
+                    .forEach(a -> events.add(new Event(a.at(), -a.amount())));
             for (Site site : sites) {
                 for (ZoneFacts zone : site.zones()) {
                     events.addAll(used(of, zone));
@@ -226,7 +291,7 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
         private List<Event> used(Of of, ZoneFacts zone) {
             return zone.batchesEver().stream()
                     .filter(b -> b.layer().sheet().slug().equals(of.slug())
-                            && b.colour().equalsIgnoreCase(of.colour()))
+                            && (b.colour().isEmpty() || b.colour().equalsIgnoreCase(of.colour())))
                     .map(b -> new Event(
                             b.entry().at(),
                             -LogEntry.batch(b.entry(), b.layer().sheet().material())

@@ -272,6 +272,7 @@ public class BuyingTest {
                 "Ana",
                 "body",
                 "Body",
+                true,
                 "5 L",
                 5,
                 1,

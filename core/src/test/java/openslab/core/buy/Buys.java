@@ -62,6 +62,7 @@ final class Buys {
                 "Ana",
                 "body",
                 "Body",
+                true,
                 "5 L",
                 5,
                 count,

@@ -11,11 +11,9 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import openslab.core.buy.Buying;
 import openslab.core.choose.Needs;
 import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
-import openslab.core.job.JobBuying;
 import openslab.core.job.KnownWorks;
 import openslab.core.job.LogEntry;
 import openslab.core.job.RunningClock;
@@ -53,7 +51,6 @@ public class JobViews {
     record LeadZone(UUID id, String name, String area, String system, List<Stratum> strata, RunningClock.Next next) {}
 
     /**
-     * @param buying what the job buys, for all its zones together
      * @param photos of the log entries that have any, by the entry's key
      */
     record JobView(
@@ -62,7 +59,6 @@ public class JobViews {
             JobForm facts,
             Instant now,
             List<ZoneView> zones,
-            List<Buying> buying,
             List<LogView> log,
             Map<UUID, List<UUID>> photos) {}
 
@@ -219,7 +215,6 @@ public class JobViews {
                     JobForm.of(job.stored().facts()),
                     job.now(),
                     read.stream().map(Read::view).toList(),
-                    JobBuying.of(job.reports(), job.units()),
                     newestFirst(read.stream().map(r -> log(r.stored(), r.conduct()))),
                     photos.of(id));
         });

@@ -9,7 +9,6 @@ import java.util.stream.Stream;
 import openslab.core.buy.Buying;
 import openslab.core.job.ChoiceReport;
 import openslab.core.job.Conduct;
-import openslab.core.job.JobBuying;
 import openslab.core.job.LaySheet;
 import openslab.core.job.LayerBatches;
 import openslab.core.job.LayerChoice;
@@ -17,6 +16,7 @@ import openslab.core.job.LayerMoisture;
 import openslab.core.job.LayerReport;
 import openslab.core.system.FloorSystem;
 import openslab.core.system.LayerChecks;
+import openslab.server.buy.TakeOffs;
 import openslab.server.job.JobViews;
 import openslab.server.job.KnownZone;
 import openslab.server.job.PhotoStore;
@@ -39,7 +39,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/jobs/{jobId}/zones/{zoneId}/stages")
 class LayStageController {
     /**
-     * @param layers which sheet the layer has; {@code buying} what the job buys of it, all its zones together
+     * @param layers which sheet the layer has; {@code buying} what is bought of it, all zones together; empty where it is on
      * @param batches those that were mixed, and the next
      * @param sheet what its steps take
      * @param photos of the log entries of the job that have any, by the entry's key
@@ -94,6 +94,7 @@ class LayStageController {
     private final Workings workings;
     private final Candidates candidates;
     private final ZoneBays bays;
+    private final TakeOffs takeOffs;
 
     LayStageController(
             JobViews views,
@@ -103,7 +104,8 @@ class LayStageController {
             Systems systems,
             Workings workings,
             Candidates candidates,
-            ZoneBays bays) {
+            ZoneBays bays,
+            TakeOffs takeOffs) {
         this.views = views;
         this.reader = reader;
         this.paces = paces;
@@ -112,6 +114,7 @@ class LayStageController {
         this.workings = workings;
         this.candidates = candidates;
         this.bays = bays;
+        this.takeOffs = takeOffs;
     }
 
     @Brief
@@ -130,11 +133,7 @@ class LayStageController {
                     .filter(l -> l.id().equals(layerId))
                     .findFirst()
                     .orElseThrow();
-            Optional<Buying> buying = JobBuying.of(job.reports(), job.units()).stream()
-                    .filter(b -> b.uses().stream()
-                            .anyMatch(u -> u.zone().equals(zoneId.toString())
-                                    && u.layer().equals(layerId)))
-                    .findFirst();
+            Optional<Buying> buying = takeOffs.of(job, zoneId.toString(), layerId);
             return new LayerStage(
                     job.stored().changes(),
                     new OneLayer(
