@@ -1,12 +1,15 @@
 package openslab.server.buy;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import openslab.core.buy.Buying;
+import openslab.core.buy.Delivery;
 import openslab.core.buy.Placed;
 import openslab.core.job.JobTakeOff;
 import openslab.core.quantity.UnitSystem;
@@ -70,6 +73,19 @@ public class TakeOffs {
                 .filter(b -> b.uses().stream()
                         .anyMatch(u -> u.zone().equals(zone) && u.layer().equals(layer)))
                 .findFirst();
+    }
+
+    /** The lots that came sound for a layer, as one writes them on a pail; empty where none was noted. */
+    public String lots(KnownJob job, String slug, String colour) {
+        LocalDate today = job.now().atZone(job.stored().facts().timeZone()).toLocalDate();
+        return book.came(book.together(job.stored().id())).stream()
+                .filter(d -> d.slug().equals(slug) && d.isSound(today))
+                .filter(d ->
+                        colour.isEmpty() || d.colour().isEmpty() || d.colour().equalsIgnoreCase(colour))
+                .map(Delivery::lot)
+                .filter(l -> !l.isEmpty())
+                .distinct()
+                .collect(Collectors.joining(" + "));
     }
 
     private Read read(KnownJob job) {

@@ -40,6 +40,7 @@ import org.springframework.web.bind.annotation.RestController;
 class LayStageController {
     /**
      * @param layers which sheet the layer has; {@code buying} what is bought of it, all zones together; empty where it is on
+     * @param lots which came for it, as a batch of it is noted
      * @param batches those that were mixed, and the next
      * @param sheet what its steps take
      * @param photos of the log entries of the job that have any, by the entry's key
@@ -49,6 +50,7 @@ class LayStageController {
             OneLayer report,
             List<JobViews.LayerView> layers,
             Optional<Buying> buying,
+            String lots,
             LayerBatches batches,
             LaySheet sheet,
             Map<UUID, List<UUID>> photos) {}
@@ -145,6 +147,7 @@ class LayStageController {
                             .filter(l -> l.id().equals(layerId))
                             .toList(),
                     buying,
+                    takeOffs.lots(job, choice.sheet().slug(), zone.facts().colour(choice)),
                     LayerBatches.of(
                             zone.facts(),
                             layer,

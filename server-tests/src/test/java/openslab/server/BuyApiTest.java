@@ -1,0 +1,310 @@
+package openslab.server;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.StreamSupport;
+import openslab.server.App.Answer;
+import openslab.server.App.Floor;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * What is bought, ordered and delivered, through the API. A floor of 24 ft 6 in by 18 ft is 441 ft²; its primer at 250 ft²/gal and a
+ * tenth takes 1.94 gal.
+ */
+public class BuyApiTest {
+    private static final String PRIMER = "epoxy-primer";
+    private App app;
+
+    @BeforeClass
+    void start() {
+        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
+    }
+
+    @AfterClass
+    void stop() {
+        app.close();
+    }
+
+    private Floor floor(String name) {
+        Floor floor = app.floor(name);
+        Answer built = app.put(floor.zonePath() + "/layers", 2, Map.of("system", "epoxy-flake"));
+        assertEquals(built.status(), 200, built.text());
+        return floor;
+    }
+
+    private JsonNode takeOff(Floor floor) {
+        Answer answer = app.get(floor.path() + "/take-off");
+        assertEquals(answer.status(), 200, answer.text());
+        return answer.body();
+    }
+
+    private static JsonNode material(JsonNode takeOff, String slug) {
+        return StreamSupport.stream(takeOff.at("/takeOff/bill/materials").spliterator(), false)
+                .filter(m -> m.path("slug").asString().equals(slug))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(takeOff.toString()));
+    }
+
+    private static double litres(JsonNode figure) {
+        return figure.path("value").asDouble();
+    }
+
+    private static Map<String, Object> delivery(String slug, String pack, String number, String... more) {
+        var form = new HashMap<String, Object>(Map.of("slug", slug, "pack", pack, "number", number, "by", "Ana"));
+        for (int i = 0; i < more.length; i += 2) {
+            form.put(more[i], more[i + 1]);
+        }
+        return form;
+    }
+
+    private static List<String> rules(JsonNode findings) {
+        return findings.valueStream().map(f -> f.path("rule").asString()).toList();
+    }
+
+    @Test
+    public void jobs_are_bought_for_together_and_parted_again() {
+        Floor one = floor("Sail loft");
+        Floor two = floor("Chandlery");
+        double alone = litres(material(takeOff(one), PRIMER).path("amount"));
+        Answer joined = app.put(one.path() + "/together", 0, Map.of("jobs", List.of(two.job())));
+        assertEquals(joined.status(), 200, joined.text());
+        assertEquals(joined.body().path("together").size(), 2);
+        for (Floor floor : List.of(one, two)) {
+            JsonNode primer = material(takeOff(floor), PRIMER);
+            assertEquals(litres(primer.path("amount")), 2 * alone, 1e-9);
+            assertTrue(primer.at("/uses/0/job").asString().matches("Sail loft|Chandlery"));
+        }
+        // the layer's own screen buys for both
+        Answer layer = app.get(one.zonePath() + "/stages/layers/primer");
+        assertEquals(litres(layer.body().at("/buying/amount")), 2 * alone, 1e-9);
+        assertEquals(
+                app.put(two.path() + "/together", 0, Map.of("jobs", List.of())).status(), 200);
+        assertEquals(litres(material(takeOff(one), PRIMER).path("amount")), alone, 1e-9);
+        String nobody = "00000000-0000-0000-0000-000000000001";
+        assertEquals(
+                app.put(one.path() + "/together", 0, Map.of("jobs", List.of(nobody)))
+                        .status(),
+                404);
+    }
+
+    /** 1.94 gal are bought as a kit of 3; one of 1.5 comes: the primer is the layer that it breaks. */
+    @Test
+    public void an_order_goes_out_and_comes_short() {
+        Floor floor = floor("Net loft");
+        JsonNode list = takeOff(floor).at("/takeOff/bill/suppliers/0");
+        var lines = list.path("lines")
+                .valueStream()
+                .filter(l -> l.path("what").asString().equals(PRIMER))
+                .map(l -> Map.of("what", PRIMER, "pack", l.path("pack").asString(), "number", "2"))
+                .toList();
+        assertEquals(lines.size(), 1, list.toString());
+        Answer placed = app.post(
+                floor.path() + "/orders", Map.of("supplier", "", "by", "Ana", "note", "by Friday", "lines", lines));
+        assertEquals(placed.status(), 200, placed.text());
+        assertEquals(placed.body().at("/orders/0/lines/0/number").asInt(), 2);
+        JsonNode primer = material(placed.body(), PRIMER);
+        assertEquals(primer.at("/toBuy/value").asDouble(), 0, 0);
+        assertTrue(primer.path("ordered").asDouble() > litres(primer.path("amount")));
+
+        Answer came = app.post(floor.path() + "/deliveries", delivery(PRIMER, "Kit, 1.5 gal", "1", "lot", "K7"));
+        assertEquals(came.status(), 200, came.text());
+        JsonNode shortage = came.body().at("/takeOff/delivered/shortages/0");
+        assertEquals(shortage.path("breaks").asString(), "Primer in North bay");
+        assertEquals(litres(shortage.path("missing")), litres(primer.path("amount")) - 1.5 * 3.785411784, 1e-9);
+        assertEquals(
+                app.get(floor.zonePath() + "/stages/layers/primer")
+                        .body()
+                        .path("lots")
+                        .asString(),
+                "K7");
+        assertTrue(app.get(floor.path() + "/take-off/working?at=/takeOff/delivered/shortages/0/missing")
+                .text()
+                .contains("on the site or in the store"));
+
+        String order = came.body().at("/orders/0/id").asString();
+        Answer struck = app.post(floor.path() + "/orders/" + order + "/strike", Map.of());
+        assertEquals(struck.body().path("orders").size(), 0);
+        assertTrue(material(struck.body(), PRIMER).at("/toBuy/value").asDouble() > 0);
+        assertEquals(
+                app.post(floor.path() + "/orders/" + order + "/strike", Map.of())
+                        .status(),
+                404);
+    }
+
+    @Test
+    public void what_came_wrong_is_told_and_does_not_count() {
+        Floor floor = floor("Tar house");
+        var lumps = delivery(PRIMER, "Kit, 3 gal", "1", "lot", "K7");
+        lumps.put("faults", List.of("LUMPS"));
+        Answer bad = app.post(floor.path() + "/deliveries", lumps);
+        assertEquals(rules(bad.body().at("/takeOff/delivered/came/0/findings")), List.of("delivery.lumps"));
+        assertFalse(bad.body().at("/takeOff/delivered/came/0/sound").asBoolean());
+        assertEquals(material(bad.body(), PRIMER).path("onSite").asDouble(), 0, 0);
+        app.post(
+                floor.path() + "/deliveries",
+                delivery(PRIMER, "Kit, 3 gal", "1", "lot", "K8", "maker", "Fenwright", "colour", "Slate"));
+        Answer two = app.post(
+                floor.path() + "/deliveries",
+                delivery(
+                        PRIMER,
+                        "Kit, 3 gal",
+                        "1",
+                        "lot",
+                        "K9",
+                        "maker",
+                        "Marlow & Finch",
+                        "colour",
+                        "slate",
+                        "ordered",
+                        "Slate",
+                        "bestBefore",
+                        "2027-01-31"));
+        assertEquals(rules(two.body().at("/takeOff/delivered/together")), List.of("delivery.makers", "delivery.boxed"));
+        Answer boxed = app.post(floor.path() + "/boxed", Map.of("slug", PRIMER, "colour", "Slate", "by", "Ana"));
+        assertEquals(rules(boxed.body().at("/takeOff/delivered/together")), List.of("delivery.makers"));
+        String last = boxed.body().at("/takeOff/delivered/came/0/delivery/id").asString();
+        Answer struck = app.post(floor.path() + "/deliveries/" + last + "/strike", Map.of("by", "Ana"));
+        assertEquals(struck.body().at("/takeOff/delivered/came").size(), 2);
+        assertEquals(struck.body().at("/takeOff/delivered/together").size(), 0);
+    }
+
+    @Test
+    public void every_mistake_is_named() {
+        Floor floor = floor("Smoke house");
+        var form = delivery("no-such", "", "half", "bestBefore", "soon");
+        form.put("faults", List.of("STOLEN"));
+        form.put("by", "");
+        Answer answer = app.post(floor.path() + "/deliveries", form);
+        assertEquals(answer.status(), 400);
+        assertEquals(answer.faultyFields(), List.of("slug", "number", "bestBefore", "faults[0]", "by"));
+        assertEquals(
+                app.post(floor.path() + "/deliveries", delivery(PRIMER, "Bucket", "1"))
+                        .faultyFields(),
+                List.of("pack"));
+        assertEquals(
+                app.post(floor.path() + "/deliveries", delivery(PRIMER, "", "1", "size", "much"))
+                        .faultyFields(),
+                List.of("size"));
+        assertEquals(
+                app.post(floor.path() + "/orders", Map.of("by", "Ana", "lines", List.of()))
+                        .faultyFields(),
+                List.of("lines"));
+        var other = Map.of("what", "masking-tape", "pack", "gross", "number", "1");
+        assertEquals(
+                app.post(floor.path() + "/orders", Map.of("by", "Ana", "lines", List.of(other)))
+                        .faultyFields(),
+                List.of("lines[0].what"));
+        assertEquals(
+                app.put(
+                                "/api/prices/" + PRIMER,
+                                0,
+                                Map.of("prices", List.of(Map.of("pack", "Kit, 9 gal", "price", "cheap"))))
+                        .faultyFields(),
+                List.of("prices[0].pack", "prices[0].price"));
+        assertEquals(
+                app.put("/api/prices/anvils", 0, Map.of("prices", List.of())).status(), 404);
+        assertEquals(
+                app.post("/api/store-room", Map.of("slug", PRIMER, "amount", "a lot", "units", "US", "by", "Ana"))
+                        .faultyFields(),
+                List.of("amount"));
+        assertEquals(takeOff(floor).at("/takeOff/delivered/came").size(), 0);
+    }
+
+    @Test
+    public void a_noted_price_chooses_the_pack_and_the_supplier() {
+        try (App own = App.start(App.emptyFolder())) {
+            Floor floor = own.floor("Priced");
+            own.put(floor.zonePath() + "/layers", 2, Map.of("system", "epoxy-flake"));
+            var prices = List.of(
+                    Map.of("pack", "Kit, 1.5 gal", "supplier", "Quayside Paints", "price", "50"),
+                    Map.of("pack", "Kit, 1.5 gal", "supplier", "Harbour Supplies", "price", "49.50"));
+            String slug = own.get(floor.path() + "/take-off")
+                    .body()
+                    .at("/takeOff/bill/materials/0/slug")
+                    .asString();
+            Answer set = own.put("/api/prices/" + slug, 0, Map.of("prices", prices));
+            assertEquals(set.status(), 200, set.text());
+            assertEquals(
+                    own.put(
+                                    "/api/prices/masking-tape",
+                                    0,
+                                    Map.of("prices", List.of(Map.of("pack", "each", "price", "4,50"))))
+                            .status(),
+                    200);
+            JsonNode bill = own.get(floor.path() + "/take-off").body().at("/takeOff/bill");
+            JsonNode line = bill.at("/materials/0/lines/0");
+            assertEquals(line.path("supplier").asString(), "Harbour Supplies");
+            assertEquals(line.path("eachCents").asLong(), 4950);
+            assertEquals(bill.at("/suppliers/0/supplier").asString(), "Harbour Supplies");
+            String csv = own.get(floor.path() + "/order.csv").text();
+            assertTrue(csv.contains("Harbour Supplies," + slug), csv);
+            assertTrue(csv.contains("masking-tape"), csv);
+            Answer pdf = own.get(floor.path() + "/order.pdf");
+            assertTrue(pdf.text().startsWith("%PDF"), pdf.text().substring(0, 20));
+        }
+    }
+
+    /** A gallon from another job, unopened: it is used first, taken to the site, and its lot stands beside the batch. */
+    @Test
+    public void a_leftover_is_used_first_and_survives_a_restart() {
+        Path data = App.emptyFolder();
+        Floor floor;
+        try (App own = App.start(data, "--clock=2026-05-04T12:00:00Z")) {
+            floor = own.floor("Left");
+            own.put(floor.zonePath() + "/layers", 2, Map.of("system", "epoxy-flake"));
+            String slug = own.get(floor.path() + "/take-off")
+                    .body()
+                    .at("/takeOff/bill/materials/0/slug")
+                    .asString();
+            double before = own.get(floor.path() + "/take-off")
+                    .body()
+                    .at("/takeOff/bill/materials/0/toBuy/value")
+                    .asDouble();
+            var left = new TreeMap<String, Object>(Map.of(
+                    "slug", slug, "amount", "1 gal", "lot", "M3", "from", "Boat shed", "units", "US", "by", "Ana"));
+            Answer kept = own.post("/api/store-room", left);
+            assertEquals(kept.status(), 200, kept.text());
+            left.put("lot", "M2");
+            left.put("bestBefore", "2026-04-01");
+            own.post("/api/store-room", left);
+            JsonNode first = own.get(floor.path() + "/take-off").body().at("/takeOff/bill/materials/0");
+            assertEquals(first.path("store").size(), 1);
+            assertEquals(first.at("/store/0/lot").asString(), "M3");
+            assertEquals(first.at("/passedOver/0/lot").asString(), "M2");
+            assertEquals(first.at("/toBuy/value").asDouble(), before - 3.785411784, 1e-9);
+            Answer out = own.post(
+                    "/api/store-room/" + first.at("/store/0/id").asString() + "/out",
+                    Map.of("jobId", floor.job(), "by", "Ana"));
+            assertEquals(out.body().size(), 1);
+            JsonNode taken = own.get(floor.path() + "/take-off").body().at("/takeOff/bill/materials/0");
+            assertEquals(taken.path("onSite").asDouble(), 3.785411784, 1e-9);
+            assertEquals(taken.at("/toBuy/value").asDouble(), before - 3.785411784, 1e-9);
+        }
+        try (App again = App.start(data, "--clock=2026-05-04T12:00:00Z")) {
+            JsonNode taken = again.get(floor.path() + "/take-off").body().at("/takeOff/bill/materials/0");
+            assertEquals(taken.path("onSite").asDouble(), 3.785411784, 1e-9);
+        }
+    }
+
+    /** A write that is sent twice is done once. */
+    @Test
+    public void a_delivery_sent_twice_came_once() {
+        Floor floor = floor("Ice house");
+        var key = java.util.UUID.randomUUID();
+        for (int i = 0; i < 2; i++) {
+            Answer came =
+                    app.post(floor.path() + "/deliveries", key, 0, delivery(PRIMER, "Kit, 3 gal", "1", "lot", "K7"));
+            assertEquals(came.body().at("/takeOff/delivered/came").size(), 1, came.text());
+        }
+    }
+}
