@@ -2,15 +2,19 @@ import { address, ask, del, get, post, put, send } from './call';
 import type {
   ColumnMapping,
   CycleForm,
+  DeliveryForm,
   FigureView,
   InstrumentForm,
   JobFile,
   JobForm,
   BuildUpForm,
   LayerForm,
+  LeftoverForm,
   LogForm,
+  OrderForm,
   PlaceForm,
   PlanForm,
+  PriceForm,
   RecipeForm,
   SheetForm,
   SystemForm,
@@ -181,6 +185,48 @@ export const addSheet = (key: string, body: SheetForm) => post('/api/sheets', { 
 
 export const editSheet = (slug: string, key: string, version: string, body: SheetForm) =>
   put('/api/sheets/{slug}', { in: { slug }, key, version, body });
+
+export const takeOffPath = (jobId: string) => address('/api/jobs/{jobId}/take-off', { jobId });
+export const takeOffFileUrl = (jobId: string, file: 'take-off.xlsx' | 'order.csv' | 'order.pdf') =>
+  address(`/api/jobs/{jobId}/${file}`, { jobId });
+
+export const buyTogether = (jobId: string, key: string, jobs: string[]) =>
+  put('/api/jobs/{jobId}/together', { in: { jobId }, key, body: { jobs } });
+
+export const placeOrder = (jobId: string, key: string, body: OrderForm) =>
+  post('/api/jobs/{jobId}/orders', { in: { jobId }, key, body });
+
+export const strikeOrder = (jobId: string, orderId: string, key: string) =>
+  post('/api/jobs/{jobId}/orders/{orderId}/strike', { in: { jobId, orderId }, key });
+
+export const noteDelivery = (jobId: string, key: string, body: DeliveryForm) =>
+  post('/api/jobs/{jobId}/deliveries', { in: { jobId }, key, body });
+
+export const strikeDelivery = (jobId: string, deliveryId: string, key: string, by: string) =>
+  post('/api/jobs/{jobId}/deliveries/{deliveryId}/strike', {
+    in: { jobId, deliveryId },
+    key,
+    body: { by },
+  });
+
+/** All of one colour of a sheet was poured together. */
+export const noteBoxed = (
+  jobId: string,
+  key: string,
+  body: { slug: string; colour: string; by: string },
+) => post('/api/jobs/{jobId}/boxed', { in: { jobId }, key, body });
+
+export const storeRoom = () => get('/api/store-room', {});
+export const putInStore = (key: string, body: LeftoverForm) =>
+  post('/api/store-room', { key, body });
+
+/** @param jobId to whose site it goes; thrown away where there is none */
+export const takeOutOfStore = (id: string, key: string, by: string, jobId?: string) =>
+  post('/api/store-room/{id}/out', { in: { id }, key, body: { by, ...(jobId && { jobId }) } });
+
+export const prices = () => get('/api/prices', {});
+export const setPrices = (what: string, key: string, list: PriceForm[]) =>
+  put('/api/prices/{what}', { in: { what }, key, body: { prices: list } });
 
 export const jobFileUrl = (jobId: string) => address('/api/job-files/{jobId}', { jobId });
 

@@ -308,6 +308,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/order.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["orderLines"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/order.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["orderPage"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/orders": {
         parameters: {
             query?: never;
@@ -460,6 +492,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["takeOff"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/take-off.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["takeOff_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1738,10 +1786,8 @@ export interface components {
             cost?: components["schemas"]["FigureView"];
             leftover?: components["schemas"]["FigureView"];
             lines: components["schemas"]["PackLine"][];
-            /** Format: double */
-            onSite: number;
-            /** Format: double */
-            ordered: number;
+            onSite: components["schemas"]["FigureView"];
+            ordered: components["schemas"]["FigureView"];
             passedOver: components["schemas"]["PassedOver"][];
             sheet: string;
             slug: string;
@@ -1958,6 +2004,17 @@ export interface components {
             what: string;
             why: string;
         };
+        DefectArea: {
+            /** Format: double */
+            areaM2: number;
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            defect: "OIL" | "SILICONE" | "SEALER" | "POLISH" | "CURING_COMPOUND" | "RELEASE_POWDER" | "PAINT" | "OLD_COAT" | "ADHESIVE" | "EFFLORESCENCE" | "MAT_SHADE" | "FACTORY_FILM" | "ANTIQUE" | "FAILED_OVERLAY" | "WORN" | "DUSTING" | "HOLLOW" | "DAMP";
+            key: string;
+            name: string;
+            ring: components["schemas"]["Corner"][];
+        };
         DefectView: {
             consequence: string;
             id: string;
@@ -1988,7 +2045,7 @@ export interface components {
             slug: string;
         };
         DeliveryCheck: {
-            came: components["schemas"]["Judged"][];
+            came: components["schemas"]["JudgedDelivery"][];
             shortages: components["schemas"]["Shortage"][];
             together: components["schemas"]["Finding"][];
         };
@@ -2421,6 +2478,11 @@ export interface components {
             toMark: number;
         };
         Judged: {
+            area: components["schemas"]["DefectArea"];
+            gone?: components["schemas"]["Reading"];
+            until: string;
+        };
+        JudgedDelivery: {
             delivery: components["schemas"]["Delivery"];
             findings: components["schemas"]["Finding"][];
             sound: boolean;
@@ -2567,6 +2629,7 @@ export interface components {
             /** Format: int64 */
             changes: number;
             layers: components["schemas"]["LayerView"][];
+            lots: string;
             photos: {
                 [key: string]: string[];
             };
@@ -4776,6 +4839,50 @@ export interface operations {
             };
         };
     };
+    orderLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv;charset=UTF-8": string;
+                };
+            };
+        };
+    };
+    orderPage: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+        };
+    };
     order: {
         parameters: {
             query?: never;
@@ -5060,6 +5167,28 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TakeOffView"];
+                };
+            };
+        };
+    };
+    takeOff_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": string;
                 };
             };
         };

@@ -2,6 +2,7 @@
   import JobScreen from './JobScreen.svelte';
   import KeysHelp from './KeysHelp.svelte';
   import Rack from '../rack/Rack.svelte';
+  import Prices from '../stage/buy/Prices.svelte';
   import Systems from '../stage/system/Systems.svelte';
   import Practices from '../stage/practice/Practices.svelte';
   import Instruments from '../stage/instrument/Instruments.svelte';
@@ -35,6 +36,8 @@
   <Shelf slug={route.slug} />
 {:else if route.at === 'systems'}
   <Systems id={route.id} />
+{:else if route.at === 'prices'}
+  <Prices />
 {:else if route.at === 'practices'}
   {#key route.jobId}<Practices jobId={route.jobId} />{/key}
 {:else if route.at === 'instruments'}

@@ -28,6 +28,7 @@
   <li><button type="button" onclick={() => onopen('job')}>Job</button></li>
   {#if zone}
     <li><a href={jobHref(job.id, zone.id, 'plan')}>Plan</a></li>
+    <li><a href={jobHref(job.id, zone.id, 'buy')}>Buy</a></li>
     <li><a href={jobHref(job.id, zone.id, 'log')}>Logbook</a></li>
   {/if}
   <li><a href={practicesHref(job.id)}>Practices</a></li>

@@ -85,6 +85,8 @@
       go(jobHref(jobId, zone.id, 'log'));
     } else if (key === 'p' && zone) {
       go(jobHref(jobId, zone.id, 'plan'));
+    } else if (key === 'b' && zone) {
+      go(jobHref(jobId, zone.id, 'buy'));
     } else if (key === 'w') {
       if (desk.opened) {
         desk.closeWorking();

@@ -8,6 +8,7 @@
     ['n', 'new reading'],
     ['w', 'show or put away the working'],
     ['p', 'the plan: measure'],
+    ['b', 'buy: take-off, order, what came'],
     ['Ctrl Z', 'undo on the plan; with Shift, redo'],
     ['l', 'logbook'],
     ['/', 'find a job on the rack'],

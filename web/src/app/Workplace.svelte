@@ -4,6 +4,7 @@
   import BuildStage from '../stage/build/BuildStage.svelte';
   import HistoryStage from '../stage/care/HistoryStage.svelte';
   import ServiceStage from '../stage/care/ServiceStage.svelte';
+  import BuyStage from '../stage/buy/BuyStage.svelte';
   import PlanStage from '../stage/floor/PlanStage.svelte';
   import BatchCard from '../stage/mix/BatchCard.svelte';
   import BaysStage from '../stage/mix/BaysStage.svelte';
@@ -30,11 +31,11 @@
   const past = $derived(chosen === 'history' || chosen.startsWith('film-'));
   const isLayer = $derived(
     !past &&
-      !['slab', 'prep', 'service', 'plan', 'build-up', 'choices'].includes(chosen) &&
+      !['slab', 'prep', 'service', 'plan', 'buy', 'build-up', 'choices'].includes(chosen) &&
       zone.report.strata.some((s) => s.id === chosen),
   );
   const kind = $derived<keyof Stages | null>(
-    chosen === 'plan'
+    chosen === 'plan' || chosen === 'buy'
       ? null
       : chosen === 'slab'
         ? 'survey'
@@ -50,7 +51,9 @@
   $effect(() => (path ? desk.want(path) : undefined));
 </script>
 
-{#if kind === null}
+{#if chosen === 'buy'}
+  <BuyStage {desk} {job} zoneId={zone.id} {section} />
+{:else if kind === null}
   <PlanStage {desk} {job} {zone} {section} />
 {:else if kind === 'survey'}
   {@const staged = desk.staged(zone, 'survey')}

@@ -14,6 +14,7 @@ import type {
   LogForm,
   Staged,
   Stages,
+  TakeOffView,
   ZoneForm,
   ZoneHead,
 } from '../api/types';
@@ -162,6 +163,23 @@ export class JobDesk {
       ...zone,
       report: { ...zone.report, ...stage.report },
     } as unknown as Staged<K>;
+  }
+
+  get takeOffPath(): string {
+    return api.takeOffPath(this.#id);
+  }
+
+  get takeOff(): TakeOffView | null {
+    return (this.#answers[this.takeOffPath]?.answer as TakeOffView | undefined) ?? null;
+  }
+
+  /** What a write about what is bought answered: the take-off as it is now. */
+  async bought(write: Promise<TakeOffView>, said: string): Promise<void> {
+    const answer = await write;
+    this.#answers = { ...this.#answers, [this.takeOffPath]: { answer, at: Date.now() } };
+    this.opened = null;
+    this.said = said;
+    await this.load();
   }
 
   get logPath(): string {

@@ -7,6 +7,7 @@ export type Route =
   | { at: 'shelf'; slug: string }
   | { at: 'instruments'; id: string }
   | { at: 'systems'; id: string }
+  | { at: 'prices' }
   | { at: 'practices'; jobId: string };
 
 /** Where the user is: the hash, so that a link is a place and Back works. */
@@ -39,6 +40,9 @@ export function parse(hash: string): Route {
   if (head === 'systems') {
     return { at: 'systems', id: a };
   }
+  if (head === 'prices') {
+    return { at: 'prices' };
+  }
   if (head === 'practices') {
     return { at: 'practices', jobId: a };
   }
@@ -54,6 +58,7 @@ export const shelfHref = (slug = ''): string =>
 export const instrumentHref = (id = ''): string => (id ? `#/instruments/${id}` : '#/instruments');
 export const systemHref = (id = ''): string =>
   id ? `#/systems/${encodeURIComponent(id)}` : '#/systems';
+export const pricesHref = '#/prices';
 export const practicesHref = (jobId = ''): string =>
   jobId ? `#/practices/${jobId}` : '#/practices';
 /** @param section a place within a long stage */

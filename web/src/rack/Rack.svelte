@@ -8,6 +8,7 @@
     instrumentHref,
     jobHref,
     practicesHref,
+    pricesHref,
     shelfHref,
     systemHref,
   } from '../app/route.svelte';
@@ -84,6 +85,7 @@
   {#snippet actions()}
     <a class="shelf" href={shelfHref()}>Product sheets</a>
     <a class="shelf" href={systemHref()}>Systems</a>
+    <a class="shelf" href={pricesHref}>Prices and store</a>
     <a class="shelf" href={instrumentHref()}>Instruments</a>
     <a class="shelf" href={practicesHref()}>Practices</a>
     <Button onclick={() => (dialog = 'import')}>Import</Button>

@@ -203,10 +203,11 @@
   /** How much was mixed, as a batch is logged: what the scale made of it, else what was planned. */
   function amount(): Record<string, string> {
     const mixed = hand?.weighed?.volume ?? next?.amount;
+    const lot = zone.lots === '' ? {} : { lot: zone.lots };
     if (fields.has('bags')) {
-      return { bags: String(next?.amount.value ?? '') };
+      return { bags: String(next?.amount.value ?? ''), ...lot };
     }
-    return mixed ? { volume: `${mixed.value} ${mixed.unit}` } : {};
+    return mixed ? { volume: `${mixed.value} ${mixed.unit}`, ...lot } : {};
   }
 
   function spread() {

@@ -61,7 +61,9 @@
       {#each zone.batches.logged as batch (batch.key)}
         <li>
           <b>{batch.number}</b>
-          {batch.amount} over {batch.area}{batch.bay ? `, ${batch.bay}` : ''}
+          {batch.amount} over {batch.area}{batch.bay ? `, ${batch.bay}` : ''}{batch.lot
+            ? `, lot ${batch.lot}`
+            : ''}
           <small>{batch.by}, {when(new Date(batch.at), job.facts.timeZone, appClock.now)}</small>
           {#if batch.weighed}
             <Mark mark={marks[batch.weighed.call]} />

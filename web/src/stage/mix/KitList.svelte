@@ -1,33 +1,37 @@
 <script lang="ts">
   import type { Buying } from '../../api/types';
   import FigureButton from '../../parts/FigureButton.svelte';
+  import { money } from '../buy/money';
 
   interface Props {
     buying: Buying;
     /** the zone it is looked at from */
     zone: string;
+    /** Where all of it is bought. */
+    href: string;
   }
 
-  let { buying, zone }: Props = $props();
-  const money = (cents: number) => (cents / 100).toFixed(2);
+  let { buying, zone, href }: Props = $props();
 </script>
 
 <section>
   <h2>To buy</h2>
   {#if buying.uses.length > 1}
     <p class="shared">
-      One bill for the job: <FigureButton figure={buying.amount} />
+      One bill for all: <FigureButton figure={buying.amount} />
       {#each buying.uses as use (use.zone + use.layer)}
         <small>{use.zone === zone ? 'here' : use.name} {use.amount.text}</small>
       {/each}
     </p>
   {/if}
-  {#if buying.cover}
+  {#if buying.toBuy.value === 0}
+    <p>Nothing: what is on the site, on its way or in the store is enough.</p>
+  {:else if buying.lines.length > 0}
     <ul>
-      {#each buying.cover.kits as bought (bought.kit.label)}
+      {#each buying.lines as line (line.pack)}
         <li>
-          <b>{bought.count} ×</b>
-          {bought.kit.label} <span>{money(bought.count * bought.kit.priceCents)}</span>
+          <b>{line.count} ×</b>
+          {line.pack} <span>{money(line.count * line.eachCents)}</span>
         </li>
       {/each}
       <li class="sum">
@@ -42,6 +46,7 @@
   {:else}
     <p>The sheet lists no kit sizes.</p>
   {/if}
+  <a {href}>All that is bought</a>
 </section>
 
 <style>
@@ -69,6 +74,12 @@
 
   b {
     font: 600 18px var(--figures);
+  }
+
+  a {
+    display: inline-flex;
+    align-items: center;
+    min-block-size: var(--tap);
   }
 
   .shared {

@@ -24,7 +24,7 @@
   let earlier = $state('');
   const sending = new Logging();
   /** What every batch is asked for; weights come with the card. */
-  const fields = $derived(layer.batchFields.filter((f) => f.needed));
+  const fields = $derived(layer.batchFields.filter((f) => f.needed || f.id === 'lot'));
   const thrown = $derived(layer.role === 'BROADCAST');
 
   function planned(): string | undefined {
@@ -36,12 +36,16 @@
     values = {
       [fields[0]?.id ?? '']: planned() ?? zone.batches.split?.each.text ?? '',
       area: zone.batches.next?.run.area.text ?? '',
+      lot: zone.lots,
     };
     mixing = true;
   }
 
   async function log(kind: 'BATCH' | 'COAT') {
-    const found = kind === 'BATCH' ? { ...values } : {};
+    const found =
+      kind === 'BATCH'
+        ? Object.fromEntries(Object.entries(values).filter(([id, v]) => id !== 'lot' || v.trim()))
+        : {};
     const more = { values: found, ...happened(earlier, job.facts.timeZone) };
     if (await sending.write(desk, zone.id, kind, layer.id, more)) {
       mixing = false;

@@ -144,7 +144,7 @@
       </section>
     {/if}
     <LayerUsed {zone} {layer} />
-    {#if buying}<KitList {buying} zone={zone.id} />{/if}
+    {#if buying}<KitList {buying} zone={zone.id} href={jobHref(job.id, zone.id, 'buy')} />{/if}
     {#if layer.sheet.advice.note}<p class="note">{layer.sheet.advice.note}</p>{/if}
   </div>
   <div>

@@ -114,13 +114,13 @@ public class JobTakeOffTest {
         var placed = List.of(new Placed(Stories.moment(1), "body", "", 30));
         Buying body = bySheet(takeOff(shop(placed, came(30, "body", 12, 2)), story.facts()))
                 .get("body");
-        assertEquals(body.onSite(), 19, 1e-9);
-        assertEquals(body.ordered(), 6, 1e-9);
+        assertEquals(body.onSite().value(), 19, 1e-9);
+        assertEquals(body.ordered().value(), 6, 1e-9);
         assertEquals(body.toBuy().value(), 0, 0);
         // what was mixed before anything came was bought before anybody noted it
         Buying later = bySheet(takeOff(shop(List.of(), came(70, "body", 12, 1)), story.facts()))
                 .get("body");
-        assertEquals(later.onSite(), 12, 1e-9);
+        assertEquals(later.onSite().value(), 12, 1e-9);
         assertEquals(later.toBuy().value(), 5, 1e-9);
     }
 
@@ -183,7 +183,7 @@ public class JobTakeOffTest {
         List<Buying> found =
                 takeOff(shop(List.of(), slate), story.facts()).bill().materials();
         assertEquals(found.stream().map(Buying::colour).toList(), List.of("Slate", "Clay"));
-        assertEquals(found.stream().map(Buying::onSite).toList(), List.of(12.0, 0.0));
+        assertEquals(found.stream().map(b -> b.onSite().value()).toList(), List.of(12.0, 0.0));
     }
 
     /** Three floors of 80 m² that took 24 L of body where the sheet says 20: a fifth, and the fourth is bought by it. */

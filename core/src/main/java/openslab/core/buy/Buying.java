@@ -24,7 +24,7 @@ import openslab.core.quantity.Worksheet;
  * @param slug of the sheet
  * @param colour empty where nobody said, and where it has none
  * @param amount litres or kilograms, allowance included, over all {@code uses}
- * @param onSite litres or kilograms that came and were not used yet; {@code ordered} on its way
+ * @param onSite what came and was not used yet; {@code ordered} what is on its way
  * @param store what is left over from other jobs and used first
  * @param passedOver what is left over and is not used, with the reason
  * @param toBuy what none of that covers
@@ -39,8 +39,8 @@ public record Buying(
         String colour,
         List<Use> uses,
         Figure amount,
-        double onSite,
-        double ordered,
+        Figure onSite,
+        Figure ordered,
         List<FromStore> store,
         List<PassedOver> passedOver,
         Figure toBuy,
@@ -145,8 +145,8 @@ public record Buying(
                         colour,
                         uses,
                         amount,
-                        hand.onSite(),
-                        hand.ordered(),
+                        there("on the site", "came sound, less what was used", hand.onSite()),
+                        there("ordered", "ordered, less what came", hand.ordered()),
                         taken,
                         passed,
                         toBuy,
@@ -163,8 +163,8 @@ public record Buying(
                     colour,
                     uses,
                     amount,
-                    hand.onSite(),
-                    hand.ordered(),
+                    there("on the site", "came sound, less what was used", hand.onSite()),
+                    there("ordered", "ordered, less what came", hand.ordered()),
                     taken,
                     passed,
                     toBuy,
@@ -176,6 +176,13 @@ public record Buying(
 
         private Unit unit() {
             return sheet.material() instanceof Liquid ? Unit.LITRE : Unit.KILOGRAM;
+        }
+
+        private Figure there(String label, String what, double amount) {
+            var w = new Worksheet(system);
+            w.given("t", what, amount, unit());
+            return w.figure(
+                    label, "S", "t", amount, unit(), Source.arithmetic("note by note, in the order of their days"));
         }
 
         private Figure figure(Leftover left, double amount) {

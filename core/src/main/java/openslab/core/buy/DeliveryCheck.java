@@ -23,9 +23,9 @@ import openslab.core.survey.Finding;
  * @param together what speaks against them when they meet in one floor
  * @param shortages of what came, which layer is the first that it does not reach
  */
-public record DeliveryCheck(List<Judged> came, List<Finding> together, List<Shortage> shortages) {
+public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, List<Shortage> shortages) {
     /** @param sound whether any of it may go on the floor */
-    public record Judged(Delivery delivery, List<Finding> findings, boolean sound) {}
+    public record JudgedDelivery(Delivery delivery, List<Finding> findings, boolean sound) {}
 
     /**
      * Less came than is needed.
@@ -53,9 +53,9 @@ public record DeliveryCheck(List<Judged> came, List<Finding> together, List<Shor
      * @param needed what is still to be laid, in the order in which it is laid, by sheet and colour
      */
     public static DeliveryCheck of(List<Delivery> came, List<Buying> needed, LocalDate today, UnitSystem system) {
-        var judged = new ArrayList<Judged>();
+        var judged = new ArrayList<JudgedDelivery>();
         for (Delivery d : came) {
-            judged.add(0, new Judged(d, against(d, today), d.isSound(today)));
+            judged.add(0, new JudgedDelivery(d, against(d, today), d.isSound(today)));
         }
         var together = new ArrayList<Finding>();
         together.addAll(makers(came));
@@ -168,7 +168,7 @@ public record DeliveryCheck(List<Judged> came, List<Finding> together, List<Shor
     }
 
     private static Optional<Shortage> shortage(Buying b, UnitSystem system) {
-        double there = b.onSite()
+        double there = b.onSite().value()
                 + b.store().stream().mapToDouble(t -> t.amount().value()).sum();
         double reached = 0;
         for (Buying.Use use : b.uses()) {
@@ -186,8 +186,8 @@ public record DeliveryCheck(List<Judged> came, List<Finding> together, List<Shor
                         unit,
                         Source.arithmetic("layers in the order in which they are laid"));
                 var t = new Worksheet(system);
-                t.given("S", "on the site, not used yet", b.onSite(), unit);
-                t.given("L", "in the store", there - b.onSite(), unit);
+                t.from("S", b.onSite());
+                t.given("L", "in the store", there - b.onSite().value(), unit);
                 Figure has = t.figure(
                         "there", "T", "S+L", there, unit, Source.arithmetic("what came sound, less what was used"));
                 return Optional.of(new Shortage(

@@ -21,9 +21,9 @@ import org.springframework.stereotype.Repository;
 
 /** Which jobs are bought for together, what was ordered for them, and what came. */
 @Repository
-class OrderBook {
+public class OrderBook {
     /** An order as it went out. @param supplier empty where nobody noted one */
-    record PlacedOrder(
+    public record PlacedOrder(
             UUID id,
             UUID jobId,
             int number,
@@ -34,7 +34,8 @@ class OrderBook {
             List<PlacedLine> lines) {}
 
     /** @param size litres or kilograms of a pack; 0 where it is bought one by one */
-    record PlacedLine(String what, String title, String colour, String pack, double size, int number, long eachCents) {}
+    public record PlacedLine(
+            String what, String title, String colour, String pack, double size, int number, long eachCents) {}
 
     private record OrderRow(
             UUID id, UUID jobId, String supplier, OffsetDateTime placedAt, String placedBy, String note) {}
@@ -119,7 +120,7 @@ class OrderBook {
     }
 
     /** From now on these are bought for together; what each shared with others before, it does no longer. */
-    void buyTogether(Set<UUID> jobs) {
+    public void buyTogether(Set<UUID> jobs) {
         Set<UUID> told = new TreeSet<>(jobs);
         jobs.forEach(job -> told.addAll(together(job)));
         for (UUID job : jobs) {
@@ -174,7 +175,8 @@ class OrderBook {
                 .toList();
     }
 
-    void place(UUID id, UUID jobId, String supplier, Instant at, String by, String note, List<PlacedLine> lines) {
+    public void place(
+            UUID id, UUID jobId, String supplier, Instant at, String by, String note, List<PlacedLine> lines) {
         db.sql(
                         """
                 insert into placed_order (id, job_id, supplier, placed_at, placed_by, note)
@@ -236,7 +238,7 @@ class OrderBook {
                 .toList();
     }
 
-    void came(UUID jobId, Delivery d) {
+    public void came(UUID jobId, Delivery d) {
         db.sql(
                         """
                 insert into delivery (id, job_id, came_at, noted_by, slug, sheet, liquid, pack, size, number, maker, ordered, colour,

@@ -10,7 +10,7 @@ import org.springframework.stereotype.Repository;
 
 /** The shop's price book. */
 @Repository
-class PriceStore {
+public class PriceStore {
     private record Row(String what, String pack, String supplier, long cents) {}
 
     private final JdbcClient db;
@@ -30,7 +30,7 @@ class PriceStore {
     }
 
     /** Puts these in the place of all prices of one thing; every job is told. */
-    void set(String what, List<PriceBook.Price> prices) {
+    public void set(String what, List<PriceBook.Price> prices) {
         db.sql("delete from shop_price where what = :what").param("what", what).update();
         for (PriceBook.Price p : prices) {
             db.sql("insert into shop_price (what, pack, supplier, cents) values (:what, :pack, :supplier, :cents)")

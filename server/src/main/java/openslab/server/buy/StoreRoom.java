@@ -15,9 +15,9 @@ import org.springframework.stereotype.Repository;
 
 /** What stands in the store from other jobs. */
 @Repository
-class StoreRoom {
+public class StoreRoom {
     /** @param typed the amount as it was keyed in; {@code jobId} whose it was, if any */
-    record Kept(Leftover leftover, String typed, Optional<UUID> jobId, Instant storedAt, String by) {}
+    public record Kept(Leftover leftover, String typed, Optional<UUID> jobId, Instant storedAt, String by) {}
 
     private record Row(
             UUID id,
@@ -60,7 +60,7 @@ class StoreRoom {
     }
 
     /** What stands there. */
-    List<Kept> all() {
+    public List<Kept> all() {
         return db
                 .sql("select " + COLUMNS + " from leftover where gone_at is null order by slug, stored_at, id")
                 .query(Row.class)
@@ -82,7 +82,7 @@ class StoreRoom {
                 .toList();
     }
 
-    void insert(Kept k) {
+    public void insert(Kept k) {
         Leftover l = k.leftover();
         db.sql(
                         "insert into leftover (" + COLUMNS

@@ -106,8 +106,8 @@ final class TakeOffXlsx {
             Row all = row(takeOff, "", "all together", b.sheet(), b.colour());
             String total = amount(all, "SUM(E" + from + ":E" + to + ")", b.amount());
             var less = new StringBuilder();
-            less(b, "on the site", b.onSite(), less);
-            less(b, "ordered, on its way", b.ordered(), less);
+            less(b, "on the site", b.onSite().value(), less);
+            less(b, "ordered, on its way", b.ordered().value(), less);
             b.store().forEach(s -> less(b, "left over, " + s.from(), s.amount().value(), less));
             Row buy = row(takeOff, "", "to buy", b.sheet(), b.colour());
             buy.getCell(1).setCellStyle(head);
