@@ -3688,6 +3688,7 @@ export interface components {
         Shortage: {
             breaks: string;
             colour: string;
+            coming: boolean;
             missing: components["schemas"]["FigureView"];
             sheet: string;
             slug: string;

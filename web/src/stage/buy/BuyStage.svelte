@@ -40,6 +40,7 @@
   {#if takeOff}
     <p class="sum">
       <FigureButton figure={takeOff.bill.cost} size="big" />
+      <small>still to buy</small>
       {#if takeOff.bill.unpriced > 0}
         <small
           >{takeOff.bill.unpriced}
@@ -68,7 +69,7 @@
   <section id="at-takes" aria-labelledby="takes">
     <h2 id="takes">What it takes</h2>
     {#each takeOff.bill.materials as material (material.slug + material.colour)}
-      <MaterialRow {material} />
+      <MaterialRow {desk} {job} {material} />
     {:else}
       <p class="empty">
         Nothing is left to lay{takeOff.laid > 0 ? `: ${takeOff.laid} layers are on` : ''}. What is

@@ -1,14 +1,29 @@
 <script lang="ts">
-  import type { TakeOffView } from '../../api/types';
+  import { takeOutOfStore } from '../../api/client';
+  import type { JobHead, TakeOffView } from '../../api/types';
+  import type { JobDesk } from '../../app/job.svelte';
   import { shelfHref } from '../../app/route.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
+  import Button from '../../parts/Button.svelte';
+  import Trouble from '../../parts/Trouble.svelte';
   import { money } from './money';
+  import { Signing } from './signing.svelte';
 
   interface Props {
+    desk: JobDesk;
+    job: JobHead;
     material: TakeOffView['takeOff']['bill']['materials'][number];
   }
 
-  let { material }: Props = $props();
+  let { desk, job, material }: Props = $props();
+  const sending = new Signing();
+
+  const takeAlong = (id: string) =>
+    void sending.sign(['along', id], async (key) => {
+      await takeOutOfStore(id, key, sending.by || 'somebody', job.id);
+      await desk.load();
+      desk.said = 'Taken to the site';
+    });
 
   const stored = $derived(material.store.reduce((sum, s) => sum + s.amount.value, 0));
   /** What the need is met by, as shares of it. */
@@ -48,6 +63,9 @@
       <li>
         <i data-part="store"></i>from the store <FigureButton figure={left.amount} />
         <small>{[left.from, left.lot && `lot ${left.lot}`].filter(Boolean).join(', ')}</small>
+        <Button kind="quiet" disabled={sending.busy} onclick={() => takeAlong(left.id)}
+          >Taken to the site</Button
+        >
       </li>
     {/each}
     <li>
@@ -68,6 +86,7 @@
       <li class="warns">its sheet lists no packs</li>
     {/if}
   </ul>
+  <Trouble problem={sending.problem} />
   <p class="uses">
     {#each material.uses as use (use.zone + use.layer)}
       <span

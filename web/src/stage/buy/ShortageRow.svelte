@@ -11,11 +11,13 @@
 </script>
 
 <p role="status">
-  <Mark mark="HOLD" word="short" />
+  <Mark mark={shortage.coming ? 'WATCH' : 'HOLD'} word="short" />
   <span
     >{shortage.sheet}{shortage.colour ? `, ${shortage.colour}` : ''}: what is there is
     <FigureButton figure={shortage.there} />, and does not reach <b>{shortage.breaks}</b>.
-    <FigureButton figure={shortage.missing} /> are missing.</span
+    <FigureButton figure={shortage.missing} /> are missing{shortage.coming
+      ? ', and on their way'
+      : ''}.</span
   >
 </p>
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { type ApiProblem, asProblem } from '../../api/call';
   import { putInStore, storeRoom, takeOutOfStore } from '../../api/client';
+  import { appClock } from '../../app/clock.svelte';
   import type { LeftoverView, PricedView } from '../../api/types';
   import Button from '../../parts/Button.svelte';
   import ChoiceEntry from '../../parts/ChoiceEntry.svelte';
@@ -49,6 +50,8 @@
       all = await takeOutOfStore(l.leftover.id, key, sending.by || 'somebody');
     });
 
+  const today = $derived(appClock.now.toISOString().slice(0, 10));
+
   const words = (l: LeftoverView) =>
     [
       l.leftover.colour,
@@ -78,6 +81,8 @@
       <li>
         <b>{left.typed}</b>
         {left.sheet} <small>{words(left)}</small>
+        {#if left.leftover.bestBefore && left.leftover.bestBefore < today}<em>past its date</em
+          >{/if}
         <Button kind="quiet" disabled={sending.busy} onclick={() => gone(left)}>Thrown away</Button>
       </li>
     {:else}
@@ -153,6 +158,11 @@
 
   b {
     font: 600 18px var(--figures);
+  }
+
+  em {
+    color: var(--hold);
+    font-weight: 600;
   }
 
   form {

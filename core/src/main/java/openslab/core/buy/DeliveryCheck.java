@@ -32,8 +32,10 @@ public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, L
      *
      * @param breaks the layer that it does not reach, with its zone
      * @param missing to lay that and all after it; {@code there} what is on the site or in the store
+     * @param coming whether what is on its way makes it up
      */
-    public record Shortage(String slug, String sheet, String colour, String breaks, Figure missing, Figure there) {}
+    public record Shortage(
+            String slug, String sheet, String colour, String breaks, Figure missing, Figure there, boolean coming) {}
 
     private static final Source EYES = Source.commonPractice("looked at and stirred before it is signed for");
 
@@ -191,7 +193,13 @@ public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, L
                 Figure has = t.figure(
                         "there", "T", "S+L", there, unit, Source.arithmetic("what came sound, less what was used"));
                 return Optional.of(new Shortage(
-                        b.slug(), b.sheet(), b.colour(), use.title() + " in " + use.where(), missing, has));
+                        b.slug(),
+                        b.sheet(),
+                        b.colour(),
+                        use.title() + " in " + use.where(),
+                        missing,
+                        has,
+                        b.ordered().value() >= missing.value() - KitCover.ROUNDING));
             }
         }
         return Optional.empty();

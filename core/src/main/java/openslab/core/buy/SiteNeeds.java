@@ -9,7 +9,7 @@ import openslab.core.course.work.Item;
  * What a zone asks of the shelf of small things.
  *
  * @param maskM of wall that is masked; {@code filmM2} what hangs from the tape
- * @param worn whole ones of what grinding, scrubbing and sanding use up, by their label
+ * @param worn whole ones of what the steps use up, roller sleeves left out, by their label
  */
 public record SiteNeeds(String zone, double maskM, double filmM2, List<Coat> coats, Map<String, Double> worn) {
     /**
@@ -18,18 +18,10 @@ public record SiteNeeds(String zone, double maskM, double filmM2, List<Coat> coa
      * @param tool as its sheet has it
      * @param vessels how many pails it is mixed in; 0 where it comes ready
      * @param parts how many are measured for it
-     * @param hardens whether what stays in a roller is hard the next day
+     * @param sleeves how many its steps use up; their nap is the tool's
      * @param hands how many put it on; {@code items} what they take along
      */
-    public record Coat(
-            String title,
-            String tool,
-            double areaM2,
-            int vessels,
-            int parts,
-            boolean hardens,
-            int hands,
-            Set<Item> items) {}
+    public record Coat(String title, String tool, int vessels, int parts, double sleeves, int hands, Set<Item> items) {}
 
     public SiteNeeds {
         coats = List.copyOf(coats);

@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Matcher;
@@ -43,18 +42,33 @@ public final class Sundries {
     private static final Source GLOVES = Source.ours("a fresh pair for each pair of hands and coat");
     private static final Source PAILS = Source.ours("a clean one for each batch: what is left in it sets");
     private static final Source COVERS =
-            Source.ours("one a coat, and one more for each 50 m² of what hardens in the nap, 150 m² of all else");
+            Source.ours("rates to begin with, a step at a time; the nap as the sheet has it");
     private static final Source WORN = Source.ours("rates to begin with; what a crew uses up beats them");
 
     private static final double CORNERS = 1.1;
-    private static final double COVER_HARDENS_M2 = 50;
-    private static final double COVER_M2 = 150;
+    /** Where a step tapes, its own count stands. */
+    private static final Set<String> TAPES = Set.of("Roll of tape", "Roll of masking tape");
+
+    private static final String FILM_ROLL = "Roll of film";
 
     /** A new one is a line here. */
     private static final List<Rule> RULES = List.of(
-            new Rule("masking-tape", "Masking tape, rolls", Unit.METRE, 55, false, ROLLS, n -> n.maskM() * CORNERS),
-            new Rule("masking-film", "Masking film, rolls", Unit.SQUARE_METRE, 33, false, FILM, SiteNeeds::filmM2),
-            of("edge-brush", "Brushes for the edges", COAT, n -> coats(n, Item.EDGE_BRUSH)),
+            new Rule(
+                    "masking-tape",
+                    "Masking tape, rolls",
+                    Unit.METRE,
+                    55,
+                    false,
+                    ROLLS,
+                    n -> n.worn().keySet().stream().anyMatch(TAPES::contains) ? 0 : n.maskM() * CORNERS),
+            new Rule(
+                    "masking-film",
+                    "Masking film, rolls",
+                    Unit.SQUARE_METRE,
+                    33,
+                    false,
+                    FILM,
+                    n -> n.worn().containsKey(FILM_ROLL) ? 0 : n.filmM2()),
             of("mini-roller", "Mini roller covers", COAT, n -> coats(n, Item.MINI_ROLLER)),
             of("tray-liner", "Tray liners", COAT, n -> coats(n, Item.TRAY)),
             of("mixing-pail", "Mixing pails", PAILS, n -> n.coats().stream()
@@ -120,14 +134,19 @@ public final class Sundries {
         Stream<Rule> fixed = RULES.stream();
         Stream<Rule> covers = zones.stream()
                 .flatMap(z -> z.coats().stream())
-                .flatMap(c -> nap(c.tool()).stream())
+                .filter(c -> c.sleeves() > 0)
+                .map(c -> nap(c.tool()))
                 .distinct()
                 .sorted()
                 .map(nap -> of(
-                        "roller-" + nap.replace(' ', '-').replace('/', '-'),
-                        "Roller covers, " + nap + " in nap",
+                        "roller-"
+                                + (nap.isEmpty() ? "any" : nap.replace(' ', '-').replace('/', '-')),
+                        "Roller covers, " + (nap.isEmpty() ? "nap as the sheet has it" : nap + " in nap"),
                         COVERS,
-                        n -> covers(n, nap)));
+                        n -> n.coats().stream()
+                                .filter(c -> nap(c.tool()).equals(nap))
+                                .mapToDouble(SiteNeeds.Coat::sleeves)
+                                .sum()));
         var labels = new LinkedHashMap<String, Rule>();
         for (SiteNeeds zone : zones) {
             for (String label : zone.worn().keySet().stream().sorted().toList()) {
@@ -146,17 +165,10 @@ public final class Sundries {
                 .toList();
     }
 
-    /** "3/8" of "3/8 in nap roller, 9 in"; empty where it is rolled with none. */
-    private static Optional<String> nap(String tool) {
+    /** "3/8" of "3/8 in nap roller, 9 in"; empty where it says none. */
+    private static String nap(String tool) {
         Matcher m = NAP.matcher(tool);
-        return m.find() ? Optional.of(m.group(1) + (m.group(2) == null ? "" : m.group(2))) : Optional.empty();
-    }
-
-    private static double covers(SiteNeeds zone, String nap) {
-        return zone.coats().stream()
-                .filter(c -> nap(c.tool()).filter(nap::equals).isPresent())
-                .mapToDouble(c -> Math.ceil(c.areaM2() / (c.hardens() ? COVER_HARDENS_M2 : COVER_M2)))
-                .sum();
+        return m.find() ? m.group(1) + (m.group(2) == null ? "" : m.group(2)) : "";
     }
 
     private static List<Sundry> counted(Rule rule, List<SiteNeeds> zones, PriceBook prices, UnitSystem system) {

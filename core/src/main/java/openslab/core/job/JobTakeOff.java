@@ -38,6 +38,7 @@ import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
+import openslab.core.system.LayWorks;
 
 /**
  * What jobs that are bought for together still take: each sheet once in each colour, for all their zones, less what is there.
@@ -341,9 +342,9 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                         .forEach(f -> worn.merge(f.label(), f.value(), Double::sum));
             }
             for (LayerChoice layer : open) {
-                for (Step step : zone.steps(layer)) {
-                    effort(zone, step).used().forEach(f -> worn.merge(f.label(), f.value(), Double::sum));
-                }
+                used(zone, layer)
+                        .filter(f -> !f.label().equals(LayWorks.SLEEVE))
+                        .forEach(f -> worn.merge(f.label(), f.value(), Double::sum));
             }
             return new SiteNeeds(
                     zone.name(),
@@ -365,6 +366,11 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                     .base());
         }
 
+        /** What the steps of a layer use up. */
+        private Stream<Figure> used(ZoneFacts zone, LayerChoice layer) {
+            return zone.steps(layer).stream().flatMap(s -> effort(zone, s).used().stream());
+        }
+
         private Effort effort(ZoneFacts zone, Step step) {
             boolean indoors = zone.exposure() == Exposure.INDOORS;
             return Effort.of(step.work(), step.amount(PrepLog.extent(zone, system)), indoors, shop.paces(), system);
@@ -381,10 +387,12 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
             return new SiteNeeds.Coat(
                     layer.title(),
                     sheet.handling().tool(),
-                    areaM2,
                     mixed ? vessels(zone, layer, sheet, areaM2) : 0,
                     sheet.liquid().map(l -> l.parts().size()).orElse(0),
-                    sheet.material().kind() == Material.Kind.TWO_PART,
+                    used(zone, layer)
+                            .filter(f -> f.label().equals(LayWorks.SLEEVE))
+                            .mapToDouble(Figure::value)
+                            .sum(),
                     Math.max(hands, items.contains(Item.HELPER) ? 2 : 1),
                     items);
         }

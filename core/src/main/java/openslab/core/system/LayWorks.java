@@ -11,6 +11,9 @@ import openslab.core.course.work.Work.Per;
  * published them.
  */
 public final class LayWorks {
+    /** What a roller is covered with; which nap, its sheet says. */
+    public static final String SLEEVE = "Roller sleeve";
+
     public static final Work SETTLE = Work.of("settle", "Settle what cannot be undone", Per.ONCE, 0.25);
     public static final Work STIR = Work.of("stir", "Stir and mix", Per.ONCE, 0.2, PADDLE, GLOVES, GOGGLES);
     public static final Work STAND = Work.of("stand", "Let it stand", Per.ONCE, 0.1);
@@ -19,9 +22,9 @@ public final class LayWorks {
     public static final Work ROLL = Work.of(
                     "roll", "Squeegee and roll", Per.FLOOR, 60, SQUEEGEE, ROLLER, SPIKES, HELPER)
             .hands(2)
-            .wears("Roller sleeve", 50);
+            .wears(SLEEVE, 50);
     public static final Work ROLL_THIN = Work.of("roll-thin", "Roll a thin coat", Per.FLOOR, 50, ROLLER, TRAY, LAMP)
-            .wears("Roller sleeve", 70);
+            .wears(SLEEVE, 70);
     public static final Work SPRAY_STAIN = Work.of(
                     "spray-stain", "Spray stain", Per.FLOOR, 60, PLASTIC_SPRAYER, SPIKES, GOGGLES, GLOVES, BOOTS, AIR)
             .hands(2);
@@ -38,7 +41,7 @@ public final class LayWorks {
                     AIR,
                     HELPER)
             .hands(2)
-            .wears("Roller sleeve", 100);
+            .wears(SLEEVE, 100);
     public static final Work MOP_ON = Work.of(
                     "mop-on", "Lay a coat of wax or finish", Per.FLOOR, 120, FINISH_MOP, SOCKS)
             .wears("Mop head", 200);

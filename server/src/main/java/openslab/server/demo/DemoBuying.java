@@ -40,7 +40,7 @@ class DemoBuying implements ApplicationRunner {
     private static final Map<String, Long> SMALL = Map.of(
             "masking-tape", 480L,
             "masking-film", 1150L,
-            "edge-brush", 620L,
+            "worn-brush", 620L,
             "mini-roller", 390L,
             "tray-liner", 140L,
             "mixing-pail", 310L,
