@@ -14,6 +14,7 @@ import type {
   OrderForm,
   PlaceForm,
   PlanForm,
+  PlankForm,
   PriceForm,
   RecipeForm,
   SheetForm,
@@ -362,6 +363,27 @@ export const averageShift = (spells: Record<string, string>[], units: Units) =>
 interface InLayer extends InJob {
   layerId: string;
 }
+
+interface OfLayer extends InJob {
+  layerId: string;
+}
+
+/** The floor in planks, as a layer is taped. */
+export const layerPlanks = (where: OfLayer) =>
+  get('/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/planks', { in: where });
+export const layPlanks = (where: OfLayer, key: string, version: number, body: PlankForm) =>
+  put('/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/planks', {
+    in: where,
+    key,
+    version,
+    body,
+  });
+export const planksUrl = (where: OfLayer, scale: number) =>
+  address(
+    '/api/plan-files/{jobId}/zones/{zoneId}/layers/{layerId}/planks.svg',
+    { ...where },
+    { scale },
+  );
 
 /** A floor in the bays that a layer is put on in. */
 export const layerBays = (where: InLayer) =>

@@ -852,6 +852,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/planks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["planks"];
+        put: operations["lay"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/working": {
         parameters: {
             query?: never;
@@ -1228,6 +1244,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["levels_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plan-files/{jobId}/zones/{zoneId}/layers/{layerId}/planks.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["planks_1"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1779,6 +1811,20 @@ export interface components {
             more: components["schemas"]["Offered"][];
             report: components["schemas"]["BuildUpPart"];
             system?: components["schemas"]["SystemName"];
+        };
+        Butt: {
+            /** Format: double */
+            alongM: number;
+            clash: string;
+            high: components["schemas"]["Corner"];
+            /** Format: int32 */
+            index: number;
+            low: components["schemas"]["Corner"];
+            nudged: boolean;
+            /** Format: int32 */
+            row: number;
+            /** Format: int32 */
+            run: number;
         };
         Buying: {
             amount: components["schemas"]["FigureView"];
@@ -2595,6 +2641,23 @@ export interface components {
             way?: string;
             when?: string;
         };
+        LayerPlanks: {
+            butts: components["schemas"]["FigureView"];
+            /** Format: int64 */
+            changes: number;
+            ends: components["schemas"]["Butt"][];
+            floor: components["schemas"]["Corner"][][][];
+            form: components["schemas"]["PlankForm"];
+            frames: components["schemas"]["Corner"][][][];
+            /** Format: double */
+            grain: number;
+            joints: components["schemas"]["Corner"][][];
+            nails: components["schemas"]["FigureView"];
+            planks: components["schemas"]["Plank"][];
+            tape: components["schemas"]["FigureView"];
+            /** Format: int32 */
+            version: number;
+        };
         LayerReport: {
             against: components["schemas"]["Finding"][];
             amount: components["schemas"]["FigureView"];
@@ -2942,6 +3005,15 @@ export interface components {
             /** Format: date-time */
             now: string;
         };
+        NudgeForm: {
+            /** Format: int32 */
+            butt: number;
+            by: string;
+            /** Format: int32 */
+            row: number;
+            /** Format: int32 */
+            run: number;
+        };
         Odd: {
             /** Format: int64 */
             fileLine: number;
@@ -3144,6 +3216,25 @@ export interface components {
             in: components["schemas"]["PlaceForm"];
             roomId: string;
             zone: components["schemas"]["ZoneForm"];
+        };
+        Plank: {
+            cut: boolean;
+            /** Format: double */
+            lengthM: number;
+            rings: components["schemas"]["Corner"][][];
+            /** Format: int32 */
+            row: number;
+            /** Format: int32 */
+            run: number;
+        };
+        PlankForm: {
+            frame: string;
+            grain: string;
+            longest: string;
+            nudges: components["schemas"]["NudgeForm"][];
+            seed: string;
+            shortest: string;
+            widths: string;
         };
         Point: {
             /** Format: double */
@@ -5771,6 +5862,61 @@ export interface operations {
             };
         };
     };
+    planks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LayerPlanks"];
+                };
+            };
+        };
+    };
+    lay: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+                "If-Match": string;
+            };
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlankForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LayerPlanks"];
+                };
+            };
+        };
+    };
     layerWorking: {
         parameters: {
             query: {
@@ -6362,6 +6508,32 @@ export interface operations {
                 };
                 content: {
                     "text/csv;charset=UTF-8": string;
+                };
+            };
+        };
+    };
+    planks_1: {
+        parameters: {
+            query?: {
+                scale?: number;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml;charset=UTF-8": string;
                 };
             };
         };

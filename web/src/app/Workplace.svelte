@@ -10,6 +10,7 @@
   import BaysStage from '../stage/mix/BaysStage.svelte';
   import LayerStage from '../stage/mix/LayerStage.svelte';
   import MixStage from '../stage/mix/MixStage.svelte';
+  import PlanksStage from '../stage/lay/PlanksStage.svelte';
   import PrepStage from '../stage/prep/PrepStage.svelte';
   import SurveyStage from '../stage/survey/SurveyStage.svelte';
   import type { JobDesk } from './job.svelte';
@@ -76,6 +77,8 @@
         <BatchCard {desk} {job} zone={staged} {layer} back={jobHref(job.id, zone.id, layer.id)} />
       {:else if section === 'bays'}
         <BaysStage {job} zone={staged} {layer} />
+      {:else if section === 'planks'}
+        <PlanksStage {job} zone={staged} {layer} />
       {:else if section === 'mix'}
         <MixStage {job} zone={staged} {layer} />
       {:else}

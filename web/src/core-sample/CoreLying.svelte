@@ -14,6 +14,16 @@
   }
 
   let { jobId, zoneId, name, strata, chosen }: Props = $props();
+  let row = $state<HTMLElement>();
+
+  // a tall core is longer than a phone is wide: what is looked at stays in sight
+  $effect(() => {
+    const at = row?.querySelectorAll('li')[strata.findIndex((s) => s.id === chosen)];
+    if (row && at) {
+      row.scrollLeft = at.offsetLeft - (row.clientWidth - at.clientWidth) / 2;
+    }
+  });
+
   const now = $derived(strata.find((s) => s.id === chosen));
   const short: Record<string, string> = {
     SLAB: 'Slab',
@@ -25,7 +35,7 @@
 </script>
 
 <nav aria-label="Core sample: the layers of this zone">
-  <ol>
+  <ol bind:this={row}>
     {#each strata as stratum (stratum.id)}
       <li class:slab={stratum.kind === 'SLAB'}>
         <a
@@ -58,7 +68,10 @@
   }
 
   ol {
+    position: relative;
     display: flex;
+    overflow-x: auto;
+    scrollbar-width: none;
   }
 
   li {

@@ -15,6 +15,7 @@ import openslab.server.floor.PlanStore;
 import openslab.server.floor.Plans;
 import openslab.server.job.JobStore;
 import openslab.server.job.Jobs;
+import openslab.server.lay.PlankLayouts;
 import openslab.server.store.Writes;
 import openslab.server.web.Named;
 import org.springframework.http.HttpHeaders;
@@ -55,12 +56,14 @@ class PlanFileController {
     private final Plans plans;
     private final JobStore jobs;
     private final ObjectMapper json;
+    private final PlankLayouts layouts;
 
-    PlanFileController(PlanStore store, Plans plans, JobStore jobs, ObjectMapper json) {
+    PlanFileController(PlanStore store, Plans plans, JobStore jobs, ObjectMapper json, PlankLayouts layouts) {
         this.store = store;
         this.plans = plans;
         this.jobs = jobs;
         this.json = json;
+        this.layouts = layouts;
     }
 
     private PlanReport report(UUID jobId) {
@@ -91,11 +94,30 @@ class PlanFileController {
     /** @param scale the n of 1:n */
     @GetMapping(value = "/{jobId}/rooms/{roomId}.svg", produces = "image/svg+xml;charset=UTF-8")
     String svg(@PathVariable UUID jobId, @PathVariable String roomId, @RequestParam(defaultValue = "50") int scale) {
+        requireScale(scale);
+        return PlanSvg.of(room(jobId, roomId), scale, report(jobId).north());
+    }
+
+    private static void requireScale(int scale) {
         if (scale < LEAST_SCALE || scale > MOST_SCALE) {
             throw new InvalidInput(
                     "scale", Integer.toString(scale), "the n of 1:n, from " + LEAST_SCALE + " to " + MOST_SCALE);
         }
-        return PlanSvg.of(room(jobId, roomId), scale, report(jobId).north());
+    }
+
+    /** The planks of a layer, to be taped by. @param scale the n of 1:n */
+    @GetMapping(value = "/{jobId}/zones/{zoneId}/layers/{layerId}/planks.svg", produces = "image/svg+xml;charset=UTF-8")
+    String planks(
+            @PathVariable UUID jobId,
+            @PathVariable UUID zoneId,
+            @PathVariable String layerId,
+            @RequestParam(defaultValue = "20") int scale) {
+        requireScale(scale);
+        return layouts.read(
+                jobId,
+                zoneId,
+                layerId,
+                (zone, planks) -> PlankSvg.of(planks, zone.facts().name() + ", planks", zone.units(), scale));
     }
 
     @GetMapping(value = "/{jobId}/rooms/{roomId}/levels.csv", produces = "text/csv;charset=UTF-8")

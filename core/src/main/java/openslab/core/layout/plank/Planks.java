@@ -3,9 +3,11 @@ package openslab.core.layout.plank;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.TreeSet;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.Shapes2D;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -27,9 +29,11 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
  * @param planks row by row, each run from its beginning
  * @param frames round openings
  * @param tape fibre tape: between rows, at butts and round frames
+ * @param ends every butt, where it lies
  * @param butts how many; {@code nails} two holes on each side of every one
  */
-public record Planks(List<Plank> planks, List<List<List<Corner>>> frames, Figure tape, Figure butts, Figure nails) {
+public record Planks(
+        List<Plank> planks, List<List<List<Corner>>> frames, List<Butt> ends, Figure tape, Figure butts, Figure nails) {
     /**
      * One plank.
      *
@@ -40,11 +44,32 @@ public record Planks(List<Plank> planks, List<List<List<Corner>>> frames, Figure
      */
     public record Plank(int row, int run, List<List<Corner>> rings, double lengthM, boolean cut) {}
 
+    /**
+     * Where two planks of a run meet.
+     *
+     * @param index from the run's beginning, from 0
+     * @param low on the one side of the row, {@code high} on the other
+     * @param alongM from the beginning of its run, along the grain
+     * @param nudged whether somebody moved it
+     * @param clash what speaks against where it lies now; empty where nothing does
+     */
+    public record Butt(
+            int row, int run, int index, Corner low, Corner high, double alongM, boolean nudged, String clash) {}
+
+    /** A butt that somebody moved. @param byM along the grain, from where it was drawn */
+    public record Nudge(int row, int run, int index, double byM) {}
+
     /** A row that would be narrower than this is laid together with the one before (OURS). */
     private static final double SLIVER = 0.5;
 
     /** OURS: a joint within 30° of the grain runs with it; sine of that. */
     private static final double WITH_GRAIN = 0.5;
+
+    /** OURS: a joint this straight along the grain begins a row; sine of a degree. */
+    private static final double ALONG = 0.0175;
+
+    /** OURS: nothing is laid narrower or shorter than 2 cm. */
+    private static final double NARROWEST_M = 0.02;
 
     private static final double ROUNDING = 1e-9;
 
@@ -53,6 +78,7 @@ public record Planks(List<Plank> planks, List<List<List<Corner>>> frames, Figure
     public Planks {
         planks = List.copyOf(planks);
         frames = List.copyOf(frames);
+        ends = List.copyOf(ends);
     }
 
     /**
@@ -60,34 +86,69 @@ public record Planks(List<Plank> planks, List<List<List<Corner>>> frames, Figure
      * @param joints lines on it that no butt comes near
      */
     public static Planks of(List<List<Corner>> floor, List<List<Corner>> joints, PlankRules rules, UnitSystem system) {
-        return new Laying(rules, system).of(floor, joints);
+        return of(floor, joints, rules, List.of(), system);
     }
 
-    /** Butts of a row, told across it so that the next keeps away from them. */
-    private record Row(List<Double> butts) {}
+    /** @param nudges of single butts; the rest of the floor stays as it was drawn */
+    public static Planks of(
+            List<List<Corner>> floor,
+            List<List<Corner>> joints,
+            PlankRules rules,
+            List<Nudge> nudges,
+            UnitSystem system) {
+        return ofParts(List.of(floor), joints, rules, nudges, system);
+    }
+
+    /** @param parts of a floor, each its outer ring first; rows go on from one to the next */
+    public static Planks ofParts(
+            List<List<List<Corner>>> parts,
+            List<List<Corner>> joints,
+            PlankRules rules,
+            List<Nudge> nudges,
+            UnitSystem system) {
+        return new Laying(rules, nudges, system).of(parts, joints);
+    }
+
+    /** A part of a row, and where its planks butt, along the grain. */
+    private record Run(Polygon piece, Envelope box, List<Double> drawn, List<Double> butts) {}
+
+    /** @param shunned places on it that a butt keeps away from for a joint, {@code clearM} of each at the same index */
+    private record Row(double low, double high, List<Run> runs, List<Double> shunned, List<Double> clearM) {
+        static final Row NONE = new Row(0, 0, List.of(), List.of(), List.of());
+
+        List<Double> butts() {
+            return runs.stream().flatMap(r -> r.butts().stream()).toList();
+        }
+    }
 
     private static final class Laying {
         private final PlankRules rules;
         private final UnitSystem system;
+        private final List<Nudge> nudges;
         private final Random random;
         private final AffineTransformation lay;
         private final AffineTransformation back;
         private final List<Plank> planks = new ArrayList<>();
+        private final List<Butt> ends = new ArrayList<>();
         private double betweenM;
         private double buttM;
         private int butts;
 
-        Laying(PlankRules rules, UnitSystem system) {
+        Laying(PlankRules rules, List<Nudge> nudges, UnitSystem system) {
             this.rules = rules;
+            this.nudges = nudges;
             this.system = system;
             random = new Random(rules.seed());
             lay = AffineTransformation.rotationInstance(-rules.grain());
             back = AffineTransformation.rotationInstance(rules.grain());
         }
 
-        Planks of(List<List<Corner>> floor, List<List<Corner>> joints) {
-            Geometry whole = lay.transform(Shapes2D.polygon(floor, 0));
-            List<Geometry> frames = frames(floor, whole);
+        Planks of(List<List<List<Corner>>> parts, List<List<Corner>> joints) {
+            Geometry whole = parts.stream()
+                    .map(part -> lay.transform(Shapes2D.polygon(part, 0)))
+                    .reduce((a, b) -> OverlayNGRobust.overlay(a, b, OverlayNG.UNION))
+                    .orElseThrow();
+            List<Geometry> frames = frames(parts, whole);
             Geometry field = whole;
             for (Geometry frame : frames) {
                 field = OverlayNGRobust.overlay(field, frame, OverlayNG.DIFFERENCE);
@@ -103,19 +164,21 @@ public record Planks(List<Plank> planks, List<List<List<Corner>>> frames, Figure
                             .flatMap(f -> Shapes2D.polygons(f).stream())
                             .map(this::rings)
                             .toList(),
+                    ends,
                     tape(framesM),
                     count(),
                     nails());
         }
 
         /** As far as the floor reaches round each opening. */
-        private List<Geometry> frames(List<List<Corner>> floor, Geometry whole) {
+        private List<Geometry> frames(List<List<List<Corner>>> parts, Geometry whole) {
             var frames = new ArrayList<Geometry>();
             if (rules.frameM() == 0) {
                 return frames;
             }
             var mitred = new BufferParameters(8, BufferParameters.CAP_SQUARE, BufferParameters.JOIN_MITRE, 3);
-            for (List<Corner> opening : floor.subList(1, floor.size())) {
+            for (List<Corner> opening :
+                    parts.stream().flatMap(part -> part.stream().skip(1)).toList()) {
                 Geometry hole = lay.transform(Shapes2D.polygon(opening));
                 Geometry wide = BufferOp.bufferOp(hole, rules.frameM(), mitred);
                 Geometry frame = OverlayNGRobust.overlay(wide, whole, OverlayNG.INTERSECTION);
@@ -127,23 +190,49 @@ public record Planks(List<Plank> planks, List<List<List<Corner>>> frames, Figure
             return frames;
         }
 
+        /** Rows begin at a joint that runs along the grain: no plank lies over it. */
         private void rows(Geometry field, List<LineString> joints) {
             Envelope box = field.getEnvelopeInternal();
-            double y = box.getMinY();
-            Row before = new Row(List.of());
-            for (int row = 0; y < box.getMaxY() - ROUNDING; row++) {
-                double width = rules.widthsM().get(row % rules.widthsM().size());
-                double top = y + width;
-                double next = rules.widthsM().get((row + 1) % rules.widthsM().size());
-                if (box.getMaxY() - top < next * SLIVER) {
-                    top = box.getMaxY();
+            var rows = new ArrayList<Row>();
+            Row before = Row.NONE;
+            List<Double> edges = edges(box, joints);
+            for (int i = 1; i < edges.size(); i++) {
+                double y = edges.get(i - 1);
+                double end = edges.get(i);
+                while (y < end - ROUNDING) {
+                    double top = y + width(rows.size());
+                    if (end - top < width(rows.size() + 1) * SLIVER) {
+                        top = end;
+                    }
+                    before = row(strip(field, box, y, top), before, joints, y, top);
+                    rows.add(before);
+                    if (top < box.getMaxY() - ROUNDING) {
+                        betweenM += across(field, box, top);
+                    }
+                    y = top;
                 }
-                before = row(row, strip(field, box, y, top), before, joints, y, top);
-                if (top < box.getMaxY() - ROUNDING) {
-                    betweenM += across(field, box, top);
-                }
-                y = top;
             }
+            List<Row> laid = nudged(rows);
+            for (int i = 0; i < laid.size(); i++) {
+                lay(i, laid);
+            }
+        }
+
+        private double width(int row) {
+            return rules.widthsM().get(row % rules.widthsM().size());
+        }
+
+        private static List<Double> edges(Envelope box, List<LineString> joints) {
+            var edges = new TreeSet<>(List.of(box.getMinY(), box.getMaxY()));
+            for (LineString joint : joints) {
+                Envelope j = joint.getEnvelopeInternal();
+                double y = (j.getMinY() + j.getMaxY()) / 2;
+                boolean along = j.getHeight() < ALONG * joint.getLength();
+                if (along && y > box.getMinY() + NARROWEST_M && y < box.getMaxY() - NARROWEST_M) {
+                    edges.add(y);
+                }
+            }
+            return List.copyOf(edges);
         }
 
         private static Geometry strip(Geometry field, Envelope box, double low, double high) {
@@ -159,20 +248,107 @@ public record Planks(List<Plank> planks, List<List<List<Corner>>> frames, Figure
             return OverlayNGRobust.overlay(field, line, OverlayNG.INTERSECTION).getLength();
         }
 
-        private Row row(int row, Geometry strip, Row before, List<LineString> joints, double low, double high) {
-            List<Double> shunned = new ArrayList<>(before.butts());
-            List<Double> clear = new ArrayList<>();
-            before.butts().forEach(b -> clear.add(rules.staggerM()));
+        private Row row(Geometry strip, Row before, List<LineString> joints, double low, double high) {
+            var shunned = new ArrayList<Double>();
+            var clear = new ArrayList<Double>();
             crossed(joints, low, high, shunned, clear);
-            var all = new ArrayList<Double>();
-            int run = 0;
+            List<Double> away = new ArrayList<>(shunned);
+            List<Double> by = new ArrayList<>(clear);
+            before.butts().forEach(b -> {
+                away.add(b);
+                by.add(rules.staggerM());
+            });
+            var runs = new ArrayList<Run>();
             for (Polygon piece : Shapes2D.polygons(strip)) {
                 Envelope box = piece.getEnvelopeInternal();
-                List<Double> butts = Butts.of(box.getMinX(), box.getMaxX(), rules, shunned, clear, random);
-                cut(row, run++, piece, box, butts);
-                all.addAll(butts);
+                List<Double> butts = Butts.of(box.getMinX(), box.getMaxX(), rules, away, by, random);
+                runs.add(new Run(piece, box, butts, butts));
             }
-            return new Row(all);
+            return new Row(low, high, runs, shunned, clear);
+        }
+
+        /** The same rows, single butts moved, never past the next or out of their run. */
+        private List<Row> nudged(List<Row> rows) {
+            var laid = new ArrayList<>(rows);
+            for (Nudge n : nudges) {
+                boolean there = n.row() < laid.size()
+                        && n.run() < laid.get(n.row()).runs().size()
+                        && n.index()
+                                < laid.get(n.row()).runs().get(n.run()).butts().size();
+                if (there) {
+                    Row row = laid.get(n.row());
+                    Run run = row.runs().get(n.run());
+                    var butts = new ArrayList<>(run.butts());
+                    double least = n.index() == 0 ? run.box().getMinX() : butts.get(n.index() - 1);
+                    double most = n.index() + 1 == butts.size() ? run.box().getMaxX() : butts.get(n.index() + 1);
+                    double to = run.drawn().get(n.index()) + n.byM();
+                    butts.set(n.index(), Math.max(least + NARROWEST_M, Math.min(most - NARROWEST_M, to)));
+                    var runs = new ArrayList<>(row.runs());
+                    runs.set(n.run(), new Run(run.piece(), run.box(), run.drawn(), butts));
+                    laid.set(n.row(), new Row(row.low(), row.high(), runs, row.shunned(), row.clearM()));
+                }
+            }
+            return laid;
+        }
+
+        private void lay(int at, List<Row> rows) {
+            Row row = rows.get(at);
+            for (int run = 0; run < row.runs().size(); run++) {
+                Run r = row.runs().get(run);
+                cut(at, run, r.piece(), r.box(), r.butts());
+                for (int i = 0; i < r.butts().size(); i++) {
+                    double x = r.butts().get(i);
+                    ends.add(new Butt(
+                            at,
+                            run,
+                            i,
+                            back(x, row.low()),
+                            back(x, row.high()),
+                            x - r.box().getMinX(),
+                            x != r.drawn().get(i),
+                            clash(at, r, i, rows)));
+                }
+            }
+        }
+
+        private Corner back(double x, double y) {
+            Coordinate c = back.transform(new Coordinate(x, y), new Coordinate());
+            return new Corner(c.x, c.y);
+        }
+
+        /** What speaks against a butt where it lies now: only one that was moved, or beside one that was, has anything. */
+        private String clash(int at, Run run, int i, List<Row> rows) {
+            double x = run.butts().get(i);
+            double shorter = Math.min(
+                    x - (i == 0 ? run.box().getMinX() : run.butts().get(i - 1)),
+                    (i + 1 == run.butts().size()
+                                    ? run.box().getMaxX()
+                                    : run.butts().get(i + 1))
+                            - x);
+            if (shorter < rules.leastM() - ROUNDING) {
+                return "leaves a plank of " + small(shorter) + ", under " + small(rules.leastM());
+            }
+            for (int beside : List.of(at - 1, at + 1)) {
+                if (beside >= 0 && beside < rows.size()) {
+                    for (double other : rows.get(beside).butts()) {
+                        if (Math.abs(other - x) < rules.staggerM() - ROUNDING) {
+                            return small(Math.abs(other - x)) + " from a butt of the row beside, under "
+                                    + small(rules.staggerM());
+                        }
+                    }
+                }
+            }
+            Row row = rows.get(at);
+            for (int j = 0; j < row.shunned().size(); j++) {
+                if (Math.abs(row.shunned().get(j) - x) < row.clearM().get(j) - ROUNDING) {
+                    return "on a joint, or too near to it";
+                }
+            }
+            return "";
+        }
+
+        private String small(double metres) {
+            return Show.in(Unit.small(system), metres);
         }
 
         /**

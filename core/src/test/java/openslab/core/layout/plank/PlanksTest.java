@@ -6,6 +6,7 @@ import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.TreeMap;
 import openslab.core.Cases;
@@ -171,6 +172,63 @@ public class PlanksTest {
                 .filter(p -> p.lengthM() > 6 * FOOT + CLOSE)
                 .count();
         assertEquals(longer, 0, "planks longer than asked where nothing is in the way");
+    }
+
+    /** One butt moved by 4 in: that one and nothing else lies elsewhere, and what it comes too near to is told. */
+    @Test
+    public void a_butt_is_nudged_and_the_rest_stays() {
+        List<List<Corner>> floor = List.of(box(0, 0, 12 * FOOT, 8 * FOOT));
+        PlankRules rules = PlankRules.usual(0, 7);
+        Planks drawn = Planks.of(floor, List.of(), rules, UnitSystem.US);
+        assertTrue(drawn.ends().stream().allMatch(b -> b.clash().isEmpty() && !b.nudged()));
+        assertEquals(drawn.ends().size(), (int) drawn.butts().value());
+        Planks.Butt first = drawn.ends().get(0);
+        var nudge = new Planks.Nudge(first.row(), first.run(), first.index(), 4 * INCH);
+        Planks moved = Planks.of(floor, List.of(), rules, List.of(nudge), UnitSystem.US);
+        assertEquals(moved.ends().get(0).alongM(), first.alongM() + 4 * INCH, 1e-9);
+        assertTrue(moved.ends().get(0).nudged());
+        for (int i = 1; i < drawn.ends().size(); i++) {
+            assertEquals(moved.ends().get(i).low(), drawn.ends().get(i).low());
+        }
+        assertEquals(moved.planks().size(), drawn.planks().size());
+        double area = moved.planks().stream()
+                .mapToDouble(p -> Shapes2D.polygon(p.rings(), 0).getArea())
+                .sum();
+        assertEquals(area, 96 * FOOT * FOOT, 1e-6);
+        // onto the butt of the next row
+        Planks.Butt beside = drawn.ends().stream()
+                .filter(b -> b.row() == first.row() + 1)
+                .min(Comparator.comparingDouble(b -> Math.abs(b.alongM() - first.alongM())))
+                .orElseThrow();
+        var onto = new Planks.Nudge(first.row(), 0, first.index(), beside.alongM() - first.alongM());
+        Planks clashing = Planks.of(floor, List.of(), rules, List.of(onto), UnitSystem.US);
+        long told = clashing.ends().stream().filter(b -> !b.clash().isEmpty()).count();
+        assertTrue(told >= 2, clashing.ends().toString());
+        // out of its run, or of a row that is not there: it stays on the floor
+        var far = List.of(new Planks.Nudge(first.row(), 0, first.index(), 100), new Planks.Nudge(999, 0, 0, 1));
+        double x = Planks.of(floor, List.of(), rules, far, UnitSystem.US)
+                .ends()
+                .get(0)
+                .low()
+                .x();
+        assertTrue(x > 0 && x < 12 * FOOT, "at " + x);
+    }
+
+    @Test
+    public void rows_begin_at_a_joint_along_the_grain() {
+        double at = 3.1 * FOOT;
+        var joint = List.of(new Corner(0, at), new Corner(12 * FOOT, at));
+        Planks planks = Planks.of(
+                List.of(box(0, 0, 12 * FOOT, 8 * FOOT)), List.of(joint), PlankRules.usual(0, 7), UnitSystem.US);
+        Geometry line = Shapes2D.line(joint);
+        for (Plank p : planks.planks()) {
+            Geometry plank = Shapes2D.polygon(p.rings(), 0);
+            assertTrue(
+                    plank.intersection(line).getLength() < CLOSE
+                            || plank.getBoundary().intersection(line).getLength() > CLOSE,
+                    p.toString());
+        }
+        assertTrue(planks.ends().stream().anyMatch(b -> Math.abs(b.low().y() - at) < CLOSE));
     }
 
     @Test

@@ -1,0 +1,64 @@
+package openslab.server.lay;
+
+import java.util.List;
+import java.util.UUID;
+import java.util.function.BiFunction;
+import openslab.core.floor.Outline.Corner;
+import openslab.core.job.LayerChoice;
+import openslab.core.layout.plank.Planks;
+import openslab.server.job.KnownZone;
+import openslab.server.job.ZoneReader;
+import openslab.server.web.NotHere;
+import org.springframework.stereotype.Service;
+
+/** The floor of a zone in planks, drawn from how its layer is laid out. */
+@Service
+public class PlankLayouts {
+    private final ZoneReader reader;
+    private final PlankStore store;
+    private final ZoneBays bays;
+
+    PlankLayouts(ZoneReader reader, PlankStore store, ZoneBays bays) {
+        this.reader = reader;
+        this.store = store;
+        this.bays = bays;
+    }
+
+    /**
+     * @param then what is made of it while it stands still
+     * @throws NotHere where the zone has no such layer
+     */
+    public <T> T read(UUID jobId, UUID zoneId, String layerId, BiFunction<KnownZone, LayerPlanks, T> then) {
+        return reader.zone(jobId, zoneId, zone -> then.apply(zone, planks(zone, layerId)));
+    }
+
+    private LayerPlanks planks(KnownZone zone, String layerId) {
+        PlankStore.Stored stored =
+                store.find(of(zone, layerId)).orElseGet(() -> new PlankStore.Stored(0, PlankForm.usual(zone.units())));
+        PlankForm.Read read = stored.form().read(zone.units());
+        List<List<List<Corner>>> floor = zone.facts().shape().parts();
+        List<List<Corner>> joints = bays.joints(zone);
+        Planks planks = Planks.ofParts(floor, joints, read.rules(), read.nudges(), zone.units());
+        return new LayerPlanks(
+                zone.job().changes(),
+                stored.version(),
+                stored.form(),
+                read.rules().grain(),
+                planks.planks(),
+                planks.frames(),
+                planks.ends(),
+                planks.tape(),
+                planks.butts(),
+                planks.nails(),
+                floor,
+                joints);
+    }
+
+    /** @throws NotHere where the zone has no such layer in its cycle */
+    static PlankStore.Of of(KnownZone zone, String layerId) {
+        if (zone.facts().layers().stream().map(LayerChoice::id).noneMatch(layerId::equals)) {
+            throw new NotHere("layerId", layerId);
+        }
+        return new PlankStore.Of(zone.stored().id(), zone.facts().cycle().number(), layerId);
+    }
+}
