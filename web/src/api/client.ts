@@ -20,6 +20,7 @@ import type {
   SheetForm,
   SystemForm,
   Stages,
+  StampForm,
   Units,
   WashForm,
   WeighForm,
@@ -378,6 +379,11 @@ export const layPlanks = (where: OfLayer, key: string, version: number, body: Pl
     version,
     body,
   });
+/** The floor in mats, where a layer is stamped. */
+export const layerStamps = (where: OfLayer) =>
+  get('/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/stamps', { in: where });
+export const layStamps = (where: OfLayer, key: string, body: StampForm) =>
+  put('/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/stamps', { in: where, key, body });
 export const planksUrl = (where: OfLayer, scale: number) =>
   address(
     '/api/plan-files/{jobId}/zones/{zoneId}/layers/{layerId}/planks.svg',

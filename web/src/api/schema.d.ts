@@ -860,6 +860,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["planks"];
+        put: operations["lay_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/stamps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stamps"];
         put: operations["lay"];
         post?: never;
         delete?: never;
@@ -2699,6 +2715,15 @@ export interface components {
             report: components["schemas"]["OneLayer"];
             sheet: components["schemas"]["LaySheet"];
         };
+        LayerStamps: {
+            /** Format: int64 */
+            changes: number;
+            floor: components["schemas"]["Corner"][][][];
+            form: components["schemas"]["StampForm"];
+            most?: components["schemas"]["FigureView"];
+            out: components["schemas"]["Corner"];
+            stamps: components["schemas"]["Stamps"];
+        };
         LayerView: {
             digest: string;
             id: string;
@@ -2909,6 +2934,15 @@ export interface components {
         Marked: {
             at: components["schemas"]["Corner"];
             name: string;
+        };
+        Mat: {
+            label: components["schemas"]["Corner"];
+            /** Format: int32 */
+            order: number;
+            rings: components["schemas"]["Corner"][][];
+            /** Format: int32 */
+            row: number;
+            whole: boolean;
         };
         Material: unknown;
         MeansForm: {
@@ -3843,6 +3877,20 @@ export interface components {
             tread: string;
             width: string;
         };
+        StampForm: {
+            across: string;
+            along: string;
+            grain: string;
+            shift: string;
+        };
+        Stamps: {
+            mats: components["schemas"]["Mat"][];
+            pressed: components["schemas"]["FigureView"];
+            rows: components["schemas"]["FigureView"];
+            strips: components["schemas"]["Strip"][];
+            textured: components["schemas"]["FigureView"];
+            tooLong: boolean;
+        };
         StartForm: {
             /** Format: uuid */
             instrumentId: string;
@@ -3936,6 +3984,16 @@ export interface components {
         };
         StrikeForm: {
             by: string;
+        };
+        Strip: {
+            area: components["schemas"]["FigureView"];
+            /** Format: int32 */
+            from: number;
+            minutes: components["schemas"]["FigureView"];
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            to: number;
         };
         Suggested: {
             care: string;
@@ -5886,7 +5944,7 @@ export interface operations {
             };
         };
     };
-    lay: {
+    lay_1: {
         parameters: {
             query?: never;
             header: {
@@ -5913,6 +5971,60 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LayerPlanks"];
+                };
+            };
+        };
+    };
+    stamps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LayerStamps"];
+                };
+            };
+        };
+    };
+    lay: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StampForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LayerStamps"];
                 };
             };
         };

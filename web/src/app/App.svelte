@@ -1,12 +1,8 @@
 <script lang="ts">
   import JobScreen from './JobScreen.svelte';
   import KeysHelp from './KeysHelp.svelte';
+  import Later from './Later.svelte';
   import Rack from '../rack/Rack.svelte';
-  import Prices from '../stage/buy/Prices.svelte';
-  import Systems from '../stage/system/Systems.svelte';
-  import Practices from '../stage/practice/Practices.svelte';
-  import Instruments from '../stage/instrument/Instruments.svelte';
-  import Shelf from '../stage/product/Shelf.svelte';
   import { appClock } from './clock.svelte';
   import { known } from './reference.svelte';
   import { router } from './route.svelte';
@@ -33,15 +29,18 @@
 {#if route.at === 'rack'}
   <Rack />
 {:else if route.at === 'shelf'}
-  <Shelf slug={route.slug} />
+  <Later screen={() => import('../stage/product/Shelf.svelte')} given={{ slug: route.slug }} />
 {:else if route.at === 'systems'}
-  <Systems id={route.id} />
+  <Later screen={() => import('../stage/system/Systems.svelte')} given={{ id: route.id }} />
 {:else if route.at === 'prices'}
-  <Prices />
+  <Later screen={() => import('../stage/buy/Prices.svelte')} given={{}} />
 {:else if route.at === 'practices'}
-  {#key route.jobId}<Practices jobId={route.jobId} />{/key}
+  {#key route.jobId}<Later
+      screen={() => import('../stage/practice/Practices.svelte')}
+      given={{ jobId: route.jobId }}
+    />{/key}
 {:else if route.at === 'instruments'}
-  <Instruments id={route.id} />
+  <Later screen={() => import('../stage/instrument/Instruments.svelte')} given={{ id: route.id }} />
 {:else}
   {#key route.jobId}
     <JobScreen

@@ -4,16 +4,15 @@
   import BuildStage from '../stage/build/BuildStage.svelte';
   import HistoryStage from '../stage/care/HistoryStage.svelte';
   import ServiceStage from '../stage/care/ServiceStage.svelte';
-  import BuyStage from '../stage/buy/BuyStage.svelte';
   import PlanStage from '../stage/floor/PlanStage.svelte';
   import BatchCard from '../stage/mix/BatchCard.svelte';
   import BaysStage from '../stage/mix/BaysStage.svelte';
   import LayerStage from '../stage/mix/LayerStage.svelte';
   import MixStage from '../stage/mix/MixStage.svelte';
-  import PlanksStage from '../stage/lay/PlanksStage.svelte';
   import PrepStage from '../stage/prep/PrepStage.svelte';
   import SurveyStage from '../stage/survey/SurveyStage.svelte';
   import type { JobDesk } from './job.svelte';
+  import Later from './Later.svelte';
   import { jobHref } from './route.svelte';
 
   interface Props {
@@ -53,7 +52,10 @@
 </script>
 
 {#if chosen === 'buy'}
-  <BuyStage {desk} {job} zoneId={zone.id} {section} />
+  <Later
+    screen={() => import('../stage/buy/BuyStage.svelte')}
+    given={{ desk, job, zoneId: zone.id, section }}
+  />
 {:else if kind === null}
   <PlanStage {desk} {job} {zone} {section} />
 {:else if kind === 'survey'}
@@ -78,7 +80,15 @@
       {:else if section === 'bays'}
         <BaysStage {job} zone={staged} {layer} />
       {:else if section === 'planks'}
-        <PlanksStage {job} zone={staged} {layer} />
+        <Later
+          screen={() => import('../stage/lay/PlanksStage.svelte')}
+          given={{ job, zone: staged, layer }}
+        />
+      {:else if section === 'stamps'}
+        <Later
+          screen={() => import('../stage/lay/StampsStage.svelte')}
+          given={{ job, zone: staged, layer }}
+        />
       {:else if section === 'mix'}
         <MixStage {job} zone={staged} {layer} />
       {:else}

@@ -13,6 +13,7 @@ import type {
   ZoneForm,
 } from '../../api/types';
 import type { JobDesk } from '../../app/job.svelte';
+import { mergedPlan } from './planmerge';
 
 const ECHO_AFTER_MS = 140;
 const NOTHING: PlanForm = { rooms: [], north: '' };
@@ -205,8 +206,9 @@ export class PlanDesk {
   /** @param sent the draft as it was sent; what was typed since stays */
   async #write(write: (key: string) => Promise<PlanView>, sent = ''): Promise<void> {
     clearTimeout(this.#echo);
+    const before = $state.snapshot(this.draft);
     try {
-      this.#take(await write(newKey()), sent);
+      this.#take(await write(newKey()), sent, before);
       this.problem = null;
       await this.#desk.load();
     } catch (e) {
@@ -222,10 +224,15 @@ export class PlanDesk {
     }
   }
 
-  #take(view: PlanView, sent = ''): void {
+  /** @param before the draft when it was asked for: what was typed since stays */
+  #take(view: PlanView, sent = '', before?: PlanForm): void {
     this.#version = view.version;
     this.#saved = JSON.stringify(view.form);
-    if (sent === '' || JSON.stringify($state.snapshot(this.draft)) === sent) {
+    const now = $state.snapshot(this.draft);
+    if (sent === '' && before && JSON.stringify(now) !== JSON.stringify(before)) {
+      this.draft = mergedPlan(before, now, view.form);
+      this.report = view.report;
+    } else if (sent === '' || JSON.stringify($state.snapshot(this.draft)) === sent) {
       this.draft = view.form;
       this.report = view.report;
     }

@@ -19,6 +19,7 @@
   const next = $derived(zone.batches.next);
   const n = $derived(plan?.count.value ?? 0);
   const to = (section: string) => jobHref(job.id, zone.id, layer.id, section);
+  const stamped = $derived(layer.steps.some((s) => s.id.endsWith('/stamp')));
   /** Somebody tapes planks on it. */
   const planked = $derived(layer.steps.some((s) => s.id.endsWith('tape-planks')));
   const marks = { GO: 'GO', ADD: 'HOLD', DISCARD: 'STOP' } as const;
@@ -56,6 +57,7 @@
   {/if}
   <p class="soft">{layer.mixing}</p>
   <p><a class="more" href={to('bays')}>Walk it bay by bay</a></p>
+  {#if stamped}<p><a class="more" href={to('stamps')}>Lay out the mats and strips</a></p>{/if}
   {#if planked}<p><a class="more" href={to('planks')}>Lay it out in planks</a></p>{/if}
   <p><a class="more" href={to('mix')}>Mix another amount: a sample, half a kit, thinned</a></p>
   {#if zone.batches.logged.length > 0}

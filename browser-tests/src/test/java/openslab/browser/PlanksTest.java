@@ -53,6 +53,42 @@ public class PlanksTest extends OnTheDemo {
         assertFit(page, "planks refused");
     }
 
+    /** The kiln room is to be stamped: mats laid out from the far wall, in strips by the slab's temperature. */
+    @Test(dataProvider = "sizes")
+    public void mats_are_laid_out_strip_by_strip(int width, int height) {
+        Page page = openJob(width, height, "Pottery");
+        Object zone = page.evaluate(
+                """
+                async () => {
+                  const job = location.hash.split('/')[2];
+                  const head = await (await fetch(`/api/jobs/${job}/head`)).json();
+                  const zone = head.zones.find((z) => z.report.name === 'Kiln room').id;
+                  await fetch(`/api/jobs/${job}/zones/${zone}/layers`, {
+                    method: 'PUT',
+                    headers: {
+                      'Content-Type': 'application/json',
+                      'Idempotency-Key': crypto.randomUUID(),
+                      'If-Match': `"${head.version}"`,
+                    },
+                    body: JSON.stringify({ system: 'stamped-overlay' }),
+                  });
+                  return `#/job/${job}/${zone}/overlay/stamps`;
+                }""");
+        page.navigate(app.address + "/" + zone);
+        page.getByText("mats pressed").waitFor();
+        assertFit(page, "mats");
+        field(page, "A mat, along its row").fill("huge");
+        new Hands(page).press("Lay them out");
+        assertThat(main(page)).containsText("Accepted: a length from");
+        field(page, "A mat, along its row").fill("900 mm");
+        new Hands(page).press("Lay them out");
+        assertThat(main(page)).not().containsText("Accepted: a length from");
+        page.reload();
+        assertThat(field(page, "A mat, along its row")).hasValue("900 mm");
+        new Hands(page).press("Lay them out");
+        new Hands(page).press("Undo");
+    }
+
     @Test
     public void a_butt_is_nudged_taken_back_and_printed() {
         Page page = planks(1280, 800);

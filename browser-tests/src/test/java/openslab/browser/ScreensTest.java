@@ -218,10 +218,10 @@ public class ScreensTest extends OnTheDemo {
     public void one_bill_is_for_the_job_and_a_finished_floor_is_asked_what_its_use_asks() {
         Page page = openJob(1280, 800, "Boat-repair");
         var hands = new Hands(page);
-        hands.climbTo("Body coat");
+        hands.climbTo("Clear coat");
         Locator main = page.getByRole(AriaRole.MAIN);
-        assertThat(main).containsText("One bill for the job:");
-        assertThat(main).containsText("South bay 3.03" + NBSP + "gal");
+        assertThat(main).containsText("One bill for all:");
+        assertThat(main).containsText("South bay 2.43" + NBSP + "gal");
         Page other = openJob(1280, 800, "Seed bank");
         new Hands(other).climbTo("In service");
         assertThat(other.getByRole(AriaRole.MAIN)).containsText("What its use asks of the finished floor");

@@ -81,19 +81,28 @@ public class Shots {
             Page phone = app.page(390, 844);
             job(app, phone, "Old tram shed");
             shoot(phone, "phone-survey");
-            new Hands(phone).openDoor();
-            phone.getByRole(
-                            AriaRole.LINK,
-                            new Page.GetByRoleOptions().setName("Plan").setExact(true))
-                    .click();
-            new Hands(phone).press("Put on the plan");
-            phone.getByLabel("Corner B: arrows move it").waitFor();
-            shoot(phone, "phone-plan");
-            job(app, phone, "School boiler");
-            new Hands(phone).climbTo("Prep");
-            phone.getByText("Lies ready:").waitFor();
-            shoot(phone, "phone-preparation");
+            job(app, page, "Boat-repair");
+            new Hands(page).openDoor();
+            door(page, "Buy");
+            page.getByText("Went out").waitFor();
+            shoot(page, "buy");
+            job(app, page, "Pottery");
+            new Hands(page).openDoor();
+            door(page, "Courtyard");
+            new Hands(page).climbTo("Tack coat over the tape");
+            page.getByText("Lay it out in planks").click();
+            for (int i = 0; i < 5; i++) {
+                new Hands(page).press("Next butt");
+            }
+            new Hands(page).press("On 20 mm");
+            page.getByText("moved by hand").first().waitFor();
+            shoot(page, "planks");
         }
+    }
+
+    private static void door(Page page, String name) {
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .click();
     }
 
     private static void place(Page page, String name) {

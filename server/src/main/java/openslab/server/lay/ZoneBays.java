@@ -41,6 +41,11 @@ class ZoneBays {
         return Bays.of(parts, joints(lines), WayOut.of(parts, lines, others), mostM2, pace(zone), zone.units());
     }
 
+    /** The way out; the middle of the first wall where nobody drew one. */
+    Corner out(KnownZone zone) {
+        return of(zone, Double.MAX_VALUE).out();
+    }
+
     List<List<Corner>> joints(KnownZone zone) {
         return joints(rooms(zone, Optional.of(zone.facts().id())).stream()
                 .flatMap(r -> r.lines().stream())

@@ -183,11 +183,7 @@ public record RoomPlan(
     }
 
     private static Piece piece(Room room, Polygon polygon, UnitSystem system) {
-        var rings = new ArrayList<List<Corner>>();
-        rings.add(Shapes2D.corners(polygon.getExteriorRing()));
-        for (int i = 0; i < polygon.getNumInteriorRing(); i++) {
-            rings.add(Shapes2D.corners(polygon.getInteriorRingN(i)));
-        }
+        List<List<Corner>> rings = Shapes2D.rings(polygon);
         Optional<String> zone = room.marks().stream()
                 .filter(m -> Shapes2D.holds(polygon, m.in()))
                 .map(Room.ZoneMark::zoneId)

@@ -75,6 +75,16 @@ public final class Shapes2D {
         return line(closed);
     }
 
+    /** A polygon's outer ring first, then round its holes. */
+    public static List<List<Corner>> rings(Polygon polygon) {
+        var rings = new ArrayList<List<Corner>>();
+        rings.add(corners(polygon.getExteriorRing()));
+        for (int i = 0; i < polygon.getNumInteriorRing(); i++) {
+            rings.add(corners(polygon.getInteriorRingN(i)));
+        }
+        return rings;
+    }
+
     /** The corners of a ring, the repeated last one left out. */
     public static List<Corner> corners(LineString ring) {
         var corners = new ArrayList<Corner>(ring.getNumPoints() - 1);

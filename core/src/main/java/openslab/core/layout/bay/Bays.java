@@ -165,13 +165,7 @@ public record Bays(List<Laid> bays, Corner out, boolean drawn, List<String> shut
     }
 
     private static List<List<Corner>> rings(Geometry shape) {
-        Polygon whole = largest(shape);
-        var rings = new ArrayList<List<Corner>>();
-        rings.add(Shapes2D.corners(whole.getExteriorRing()));
-        for (int i = 0; i < whole.getNumInteriorRing(); i++) {
-            rings.add(Shapes2D.corners(whole.getInteriorRingN(i)));
-        }
-        return rings;
+        return Shapes2D.rings(largest(shape));
     }
 
     private static Corner inside(Geometry shape) {

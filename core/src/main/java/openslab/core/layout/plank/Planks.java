@@ -403,13 +403,7 @@ public record Planks(
         }
 
         private List<List<Corner>> rings(Polygon lying) {
-            Polygon p = (Polygon) back.transform(lying);
-            var rings = new ArrayList<List<Corner>>();
-            rings.add(Shapes2D.corners(p.getExteriorRing()));
-            for (int i = 0; i < p.getNumInteriorRing(); i++) {
-                rings.add(Shapes2D.corners(p.getInteriorRingN(i)));
-            }
-            return rings;
+            return Shapes2D.rings((Polygon) back.transform(lying));
         }
 
         private Figure tape(double framesM) {
