@@ -28,7 +28,15 @@
   const timeZone = $derived(job.facts.timeZone);
 </script>
 
-<svelte:window onhashchange={() => (under = 'nothing')} />
+<svelte:window
+  onhashchange={() => (under = 'nothing')}
+  onclick={(e) => {
+    // also where the link leads to where one is already
+    if (e.target instanceof Element && e.target.closest('.under a')) {
+      under = 'nothing';
+    }
+  }}
+/>
 
 <header>
   <div class="line">
