@@ -84,7 +84,7 @@ public class Shots {
             job(app, page, "Boat-repair");
             new Hands(page).openDoor();
             door(page, "Buy");
-            page.getByText("Went out").waitFor();
+            page.getByText("Went out").last().waitFor();
             shoot(page, "buy");
             job(app, page, "Pottery");
             new Hands(page).openDoor();
