@@ -9,7 +9,7 @@ export class Signing extends FormState {
   async sign(content: unknown, write: (key: string) => Promise<unknown>): Promise<boolean> {
     this.by ||= person.name;
     const taken = await this.send([this.by, content], write);
-    if (taken) {
+    if (taken && this.by !== '') {
       person.remember(this.by);
     }
     return taken;

@@ -17,6 +17,7 @@
   import PlanTools from './PlanTools.svelte';
   import SawRows from './SawRows.svelte';
   import WallTable from './WallTable.svelte';
+  import { freshRoom } from './freshroom';
   import { freeId, PlanDesk } from './plan.svelte';
 
   interface Props {
@@ -60,22 +61,7 @@
 
   function newRoom() {
     const id = freeId('room-', plans.draft.rooms);
-    const nothing = {
-      runs: [],
-      checks: [],
-      edges: [],
-      openings: [],
-      ramps: [],
-      stairs: [],
-      doors: [],
-      joints: [],
-      cracks: [],
-      cuts: [],
-      marks: [],
-      gaps: [],
-      lips: [],
-    };
-    plans.draft.rooms.push({ id, name: id.replace('room-', 'Room '), ...nothing });
+    plans.draft.rooms.push(freshRoom(id, id.replace('room-', 'Room ')));
     picked = id;
   }
 

@@ -1,23 +1,10 @@
 import { expect, it } from 'vitest';
 import type { PlanForm, RoomForm } from '../../api/types';
+import { freshRoom } from './freshroom';
 import { mergedPlan } from './planmerge';
 
 const room = (id: string, more: Partial<RoomForm> = {}): RoomForm => ({
-  id,
-  name: id,
-  runs: [],
-  checks: [],
-  edges: [],
-  openings: [],
-  ramps: [],
-  stairs: [],
-  doors: [],
-  joints: [],
-  cracks: [],
-  cuts: [],
-  marks: [],
-  gaps: [],
-  lips: [],
+  ...freshRoom(id, id),
   ...more,
 });
 const plan = (...rooms: RoomForm[]): PlanForm => ({ rooms, north: '' });

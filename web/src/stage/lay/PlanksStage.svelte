@@ -2,10 +2,10 @@
   import { untrack } from 'svelte';
   import { planksUrl } from '../../api/client';
   import type { JobHead, LayerReport, LayerZone, PlankForm } from '../../api/types';
-  import { jobHref } from '../../app/route.svelte';
   import Button from '../../parts/Button.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
+  import LayerHead from '../mix/LayerHead.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import PlankDrawing from './PlankDrawing.svelte';
   import { type Butt, PlankDesk } from './planks.svelte';
@@ -63,10 +63,7 @@
   }
 </script>
 
-<header>
-  <h1>{layer.title}, in planks</h1>
-  <a href={jobHref(job.id, zone.id, layer.id)}>Back to {layer.title}</a>
-</header>
+<LayerHead title="{layer.title}, in planks" {job} {zone} {layer} />
 
 {#if told}
   <div class="columns">
@@ -180,19 +177,6 @@
 {/if}
 
 <style>
-  header {
-    display: flex;
-    flex-wrap: wrap;
-    justify-content: space-between;
-    align-items: baseline;
-    gap: 4px 16px;
-    margin-block-end: 10px;
-  }
-
-  h1 {
-    font-size: 30px;
-  }
-
   h2 {
     font-size: 20px;
     margin-block: 14px 4px;
@@ -205,7 +189,6 @@
     gap: 0 8px;
   }
 
-  header a,
   .print a {
     display: inline-flex;
     align-items: center;

@@ -3,10 +3,10 @@
   import { type ApiProblem, asProblem } from '../../api/call';
   import { layerStamps, layStamps } from '../../api/client';
   import type { JobHead, LayerReport, LayerStamps, LayerZone, StampForm } from '../../api/types';
-  import { jobHref } from '../../app/route.svelte';
   import Button from '../../parts/Button.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
+  import LayerHead from '../mix/LayerHead.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { FormState } from '../../parts/form.svelte';
   import { sketch } from '../floor/sketch';
@@ -73,10 +73,7 @@
   };
 </script>
 
-<header>
-  <h1>{layer.title}, mat by mat</h1>
-  <a href={jobHref(job.id, zone.id, layer.id)}>Back to {layer.title}</a>
-</header>
+<LayerHead title="{layer.title}, mat by mat" {job} {zone} {layer} />
 <Trouble {problem} />
 
 {#if told && drawn}
@@ -198,27 +195,9 @@
 {/if}
 
 <style>
-  header {
-    display: flex;
-    flex-wrap: wrap;
-    justify-content: space-between;
-    align-items: baseline;
-    gap: 4px 16px;
-  }
-
-  h1 {
-    font-size: 30px;
-  }
-
   h2 {
     font-size: 20px;
     margin-block: 14px 4px;
-  }
-
-  header a {
-    display: inline-flex;
-    align-items: center;
-    min-block-size: var(--tap);
   }
 
   .lead {

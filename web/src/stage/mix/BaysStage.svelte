@@ -5,6 +5,7 @@
   import { jobHref } from '../../app/route.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
+  import LayerHead from './LayerHead.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { sketch } from '../floor/sketch';
 
@@ -41,10 +42,7 @@
   const all = $derived(told !== null && told.next >= told.bays.length);
 </script>
 
-<header>
-  <h1>{layer.title}, bay by bay</h1>
-  <a href={jobHref(job.id, zone.id, layer.id)}>Back to {layer.title}</a>
-</header>
+<LayerHead title="{layer.title}, bay by bay" {job} {zone} {layer} />
 <Trouble {problem} />
 
 {#if told && drawn}
@@ -159,24 +157,6 @@
 {/if}
 
 <style>
-  header {
-    display: flex;
-    flex-wrap: wrap;
-    justify-content: space-between;
-    align-items: baseline;
-    gap: 4px 16px;
-  }
-
-  h1 {
-    font-size: 30px;
-  }
-
-  header a {
-    display: inline-flex;
-    align-items: center;
-    min-block-size: var(--tap);
-  }
-
   .lead {
     max-inline-size: 60ch;
     margin-block: 8px 14px;

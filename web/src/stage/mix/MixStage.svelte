@@ -1,7 +1,7 @@
 <script lang="ts">
   import { layerRecipe, layerRecipeFields } from '../../api/client';
   import type { JobHead, LayerReport, LayerZone } from '../../api/types';
-  import { jobHref } from '../../app/route.svelte';
+  import LayerHead from './LayerHead.svelte';
   import MixDesk from './MixDesk.svelte';
 
   interface Props {
@@ -14,34 +14,10 @@
   const where = $derived({ jobId: job.id, zoneId: zone.id, layerId: layer.id });
 </script>
 
-<header>
-  <h1>Mix {layer.sheet.name.toLowerCase()}</h1>
-  <a href={jobHref(job.id, zone.id, layer.id)}>Back to {layer.title}</a>
-</header>
+<LayerHead title="Mix {layer.sheet.name.toLowerCase()}" {job} {zone} {layer} />
 <MixDesk
   units={job.facts.units}
   first={{ area: zone.report.area.text }}
   fields={() => layerRecipeFields(where)}
   mix={(form) => layerRecipe(where, form)}
 />
-
-<style>
-  header {
-    display: flex;
-    flex-wrap: wrap;
-    justify-content: space-between;
-    align-items: baseline;
-    gap: 4px 16px;
-    margin-block-end: 12px;
-  }
-
-  h1 {
-    font-size: 30px;
-  }
-
-  a {
-    display: inline-flex;
-    align-items: center;
-    min-block-size: var(--tap);
-  }
-</style>

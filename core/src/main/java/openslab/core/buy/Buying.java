@@ -138,25 +138,11 @@ public record Buying(
             }
             Figure toBuy = toBuy(amount, taken);
             List<PriceBook.Offer> offers = prices.offers(sheet.slug(), sheet.kits());
-            if (offers.isEmpty()) {
-                return new Buying(
-                        sheet.slug(),
-                        sheet.name(),
-                        colour,
-                        uses,
-                        amount,
-                        there("on the site", "came sound, less what was used", hand.onSite()),
-                        there("ordered", "ordered, less what came", hand.ordered()),
-                        taken,
-                        passed,
-                        toBuy,
-                        List.of(),
-                        Optional.empty(),
-                        Optional.empty(),
-                        true);
-            }
-            KitCover cover = KitCover.of(
-                    toBuy.value(), offers.stream().map(PriceBook.Offer::pack).toList());
+            Optional<KitCover> cover = offers.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(KitCover.of(
+                            toBuy.value(),
+                            offers.stream().map(PriceBook.Offer::pack).toList()));
             return new Buying(
                     sheet.slug(),
                     sheet.name(),
@@ -168,9 +154,9 @@ public record Buying(
                     taken,
                     passed,
                     toBuy,
-                    lines(cover, offers),
-                    Optional.of(cost(cover)),
-                    Optional.of(over(cover, toBuy)),
+                    cover.map(c -> lines(c, offers)).orElse(List.of()),
+                    cover.map(this::cost),
+                    cover.map(c -> over(c, toBuy)),
                     offers.stream().noneMatch(PriceBook.Offer::isPriced));
         }
 
