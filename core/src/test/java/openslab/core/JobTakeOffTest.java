@@ -13,6 +13,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import openslab.core.buy.Buying;
 import openslab.core.buy.Delivery;
+import openslab.core.buy.Leftover;
 import openslab.core.buy.Losses;
 import openslab.core.buy.Placed;
 import openslab.core.buy.PriceBook;
@@ -184,6 +185,65 @@ public class JobTakeOffTest {
                 takeOff(shop(List.of(), slate), story.facts()).bill().materials();
         assertEquals(found.stream().map(Buying::colour).toList(), List.of("Slate", "Clay"));
         assertEquals(found.stream().map(b -> b.onSite().value()).toList(), List.of(12.0, 0.0));
+    }
+
+    /** A can of no noted colour, and what stands in the store, count once: for the colour that is laid first, or for the one they have. */
+    @Test
+    public void no_can_is_counted_twice() {
+        LayerChoice body = Stories.epoxyWithFlake().get(1);
+        var layers = List.of(body, Stories.layer("second", body.sheet()), Stories.layer("third", body.sheet()));
+        var story = new Stories().layers(layers);
+        story.entry(LogEntry.Kind.COLOUR, "body", "", 1, LogEntry.COLOUR_FIELDS, "name=Slate");
+        story.entry(LogEntry.Kind.COLOUR, "second", "", 1, LogEntry.COLOUR_FIELDS, "name=Clay");
+        var left = new Leftover("a", "body", 3, "Slate", "", "", Optional.empty(), Optional.empty(), "");
+        var shop = new JobTakeOff.Shop(
+                Losses.NONE,
+                PriceBook.EMPTY,
+                List.of(left),
+                Paces.DEFAULT,
+                List.of(),
+                List.of(came(2, "body", 12, 1)),
+                List.of());
+        List<Buying> found = takeOff(shop, story.facts()).bill().materials();
+        assertEquals(found.stream().map(Buying::colour).toList(), List.of("Slate", "Clay", ""));
+        assertEquals(found.stream().map(b -> b.onSite().value()).toList(), List.of(0.0, 0.0, 12.0));
+        assertEquals(found.stream().map(b -> b.store().size()).toList(), List.of(1, 0, 0));
+        // where every layer has its colour, to the one that is laid first
+        var two = new Stories().layers(layers.subList(0, 2));
+        two.entry(LogEntry.Kind.COLOUR, "body", "", 1, LogEntry.COLOUR_FIELDS, "name=Slate");
+        two.entry(LogEntry.Kind.COLOUR, "second", "", 1, LogEntry.COLOUR_FIELDS, "name=Clay");
+        List<Buying> both = takeOff(shop, two.facts()).bill().materials();
+        assertEquals(both.stream().map(b -> b.onSite().value()).toList(), List.of(12.0, 0.0));
+    }
+
+    /** 12 L of Slate came, 5 were mixed for a layer whose colour nobody noted, and it is on: 7 L stay over. */
+    @Test
+    public void what_stays_over_is_less_what_was_mixed() {
+        LayerChoice body = Stories.epoxyWithFlake().get(1);
+        var story = new Stories().layers(List.of(body)).surveyed().ground().slab(20);
+        story.batch(60, "body", "volume=5 L area=80").coat(61, "body");
+        var slate = new Delivery(
+                "1",
+                Stories.moment(2),
+                "Wren",
+                "body",
+                "Body",
+                true,
+                "12 L",
+                12,
+                1,
+                "",
+                "",
+                "Slate",
+                "K1",
+                Optional.empty(),
+                Set.of(),
+                true,
+                "");
+        List<JobTakeOff.Rest> rest =
+                takeOff(shop(List.of(), slate), story.facts()).rest();
+        assertEquals(rest.get(0).amount().value(), 7, 1e-9);
+        Formula.assertRecomputes(rest.get(0).amount());
     }
 
     /** Three floors of 80 m² that took 24 L of body where the sheet says 20: a fifth, and the fourth is bought by it. */

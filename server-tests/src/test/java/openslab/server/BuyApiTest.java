@@ -144,6 +144,39 @@ public class BuyApiTest {
     @Test
     public void what_came_wrong_is_told_and_does_not_count() {
         Floor floor = floor("Tar house");
+        // more than it takes: what stays over goes to the store as the screen shows it, and leaves the site
+        Answer plenty = app.post(floor.path() + "/deliveries", delivery(PRIMER, "Kit, 3 gal", "3", "lot", "K5"));
+        JsonNode over = plenty.body().at("/takeOff/rest/0");
+        assertEquals(over.path("lots").asString(), "K5");
+        var put = Map.of(
+                "slug",
+                PRIMER,
+                "amount",
+                over.at("/amount/text").asString(),
+                "lot",
+                "K5",
+                "jobId",
+                floor.job(),
+                "units",
+                "US",
+                "by",
+                "Ana");
+        Answer stored = app.post("/api/store-room", put);
+        assertEquals(stored.status(), 200, stored.text());
+        JsonNode after = takeOff(floor);
+        assertEquals(after.at("/takeOff/rest").size(), 0);
+        assertEquals(
+                material(after, PRIMER).at("/onSite/value").asDouble(),
+                material(after, PRIMER).at("/amount/value").asDouble(),
+                0.02);
+        String kept =
+                stored.body().get(stored.body().size() - 1).at("/leftover/id").asString();
+        assertEquals(
+                app.post("/api/store-room/" + kept + "/out", Map.of("by", "Ana"))
+                        .status(),
+                200);
+        String all = plenty.body().at("/takeOff/delivered/came/0/delivery/id").asString();
+        app.post(floor.path() + "/deliveries/" + all + "/strike", Map.of("by", "Ana"));
         var lumps = delivery(PRIMER, "Kit, 3 gal", "1", "lot", "K7");
         lumps.put("faults", List.of("LUMPS"));
         Answer bad = app.post(floor.path() + "/deliveries", lumps);

@@ -5,8 +5,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -125,8 +127,8 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
     /** A layer that is still to be laid, or finished. */
     private record Open(Site site, ZoneFacts zone, LayerChoice layer, int at) {}
 
-    /** A spoonful in the corner of a pail. */
-    private static final double NOTHING = 0.01;
+    /** OURS: what stays in the corner of a pail, and more than a hundredth of a gallon is rounded by; litres or kilograms. */
+    private static final double NOTHING = 0.05;
 
     private record Event(Instant at, double more) {}
 
@@ -148,8 +150,13 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                             o -> new Of(o.layer().sheet().slug(), o.zone().colour(o.layer())),
                             LinkedHashMap::new,
                             Collectors.toList()));
+            // what came in a colour that nobody wants any more has a home of its own
+            Set<Of> all = new LinkedHashSet<>(bySheet.keySet());
+            shop.came().stream()
+                    .filter(d -> home(d.slug(), d.colour(), all).isEmpty())
+                    .forEach(d -> all.add(new Of(d.slug(), d.colour())));
             List<Buying> materials = bySheet.entrySet().stream()
-                    .map(e -> buying(e.getKey(), e.getValue(), bySheet.keySet()))
+                    .map(e -> buying(e.getKey(), e.getValue(), all))
                     .toList();
             List<SiteNeeds> needs = sites.stream()
                     .flatMap(s -> s.zones().stream())
@@ -161,7 +168,7 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                     losses(open),
                     laid,
                     DeliveryCheck.of(shop.came(), materials, when.today(), system),
-                    rest(materials, bySheet.keySet()));
+                    rest(materials, all));
         }
 
         private List<Loss> losses(List<Open> open) {
@@ -189,6 +196,8 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                     ordered(of, all),
                     shop.store().stream()
                             .filter(l -> l.slug().equals(of.slug()))
+                            // one that somebody else wants is not passed over here, and not used twice
+                            .filter(l -> !of.colour().isEmpty() || isOf(of, l.slug(), l.colour(), all))
                             .toList());
             return Buying.of(sheet, of.colour(), uses, hand, shop.prices(), when, system);
         }
@@ -227,10 +236,7 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
             Map<Of, List<Delivery>> came = shop.came().stream()
                     .filter(d -> d.isSound(when.today()))
                     .collect(Collectors.groupingBy(
-                            d -> all.stream()
-                                    .filter(o -> isOf(o, d.slug(), d.colour(), all))
-                                    .findFirst()
-                                    .orElse(new Of(d.slug(), d.colour())),
+                            d -> home(d.slug(), d.colour(), all).orElseThrow(),
                             LinkedHashMap::new,
                             Collectors.toList()));
             var rest = new ArrayList<Rest>();
@@ -283,16 +289,15 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                     .forEach(a -> events.add(new Event(a.at(), -a.amount())));
             for (Site site : sites) {
                 for (ZoneFacts zone : site.zones()) {
-                    events.addAll(used(of, zone));
+                    events.addAll(used(of, zone, all));
                 }
             }
             return balance(events);
         }
 
-        private List<Event> used(Of of, ZoneFacts zone) {
+        private List<Event> used(Of of, ZoneFacts zone, Set<Of> all) {
             return zone.batchesEver().stream()
-                    .filter(b -> b.layer().sheet().slug().equals(of.slug())
-                            && (b.colour().isEmpty() || b.colour().equalsIgnoreCase(of.colour())))
+                    .filter(b -> isOf(of, b.layer().sheet().slug(), b.colour(), all))
                     .map(b -> new Event(
                             b.entry().at(),
                             -LogEntry.batch(b.entry(), b.layer().sheet().material())
@@ -319,17 +324,21 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
             return there;
         }
 
-        /** What has no colour goes where nobody named one; a colour that somebody wants goes nowhere else. */
+        /**
+         * Everything of one sheet has one home, so that no can is counted twice: the colour that it is of, else where nobody named one, else
+         * what has no colour itself goes where the sheet is needed first.
+         */
         private static boolean isOf(Of of, String slug, String colour, Set<Of> all) {
-            if (!of.slug().equals(slug)) {
-                return false;
-            }
-            if (of.colour().equalsIgnoreCase(colour)) {
-                return true;
-            }
-            boolean wantedElsewhere = all.stream()
-                    .anyMatch(o -> o.slug().equals(slug) && o.colour().equalsIgnoreCase(colour));
-            return !wantedElsewhere && (of.colour().isEmpty() || colour.isEmpty());
+            return home(slug, colour, all).filter(of::equals).isPresent();
+        }
+
+        private static Optional<Of> home(String slug, String colour, Set<Of> all) {
+            List<Of> ofSheet = all.stream().filter(o -> o.slug().equals(slug)).toList();
+            return ofSheet.stream()
+                    .filter(o -> o.colour().equalsIgnoreCase(colour))
+                    .findFirst()
+                    .or(() -> ofSheet.stream().filter(o -> o.colour().isEmpty()).findFirst())
+                    .or(() -> colour.isEmpty() ? ofSheet.stream().findFirst() : Optional.empty());
         }
 
         private SiteNeeds needs(ZoneFacts zone) {

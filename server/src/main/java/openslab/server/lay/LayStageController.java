@@ -135,7 +135,10 @@ class LayStageController {
                     .filter(l -> l.id().equals(layerId))
                     .findFirst()
                     .orElseThrow();
-            Optional<Buying> buying = takeOffs.of(job, zoneId.toString(), layerId);
+            // nothing is bought for what is on
+            Optional<Buying> buying = layer.started() == LayerReport.Started.COATED
+                    ? Optional.empty()
+                    : takeOffs.of(job, zoneId.toString(), layerId);
             return new LayerStage(
                     job.stored().changes(),
                     new OneLayer(
