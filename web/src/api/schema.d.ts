@@ -2601,6 +2601,7 @@ export interface components {
             steps: components["schemas"]["StepSheet"][];
         };
         LayerBatches: {
+            later: components["schemas"]["NextBatch"][];
             logged: components["schemas"]["MixedBatch"][];
             next?: components["schemas"]["NextBatch"];
             plan?: components["schemas"]["BatchPlan"];
@@ -2972,7 +2973,9 @@ export interface components {
         };
         MixView: {
             mark?: components["schemas"]["FigureView"];
+            measured: string;
             mix: components["schemas"]["WashMix"];
+            scoops?: components["schemas"]["FigureView"];
         };
         MixedBatch: {
             amount: string;
@@ -3283,7 +3286,9 @@ export interface components {
             most?: components["schemas"]["FigureView"];
             part: string;
             scale?: components["schemas"]["FigureView"];
+            scoops?: components["schemas"]["FigureView"];
             volume: components["schemas"]["FigureView"];
+            within?: components["schemas"]["Within"];
         };
         Powder: components["schemas"]["Material"] & {
             /** Format: double */
@@ -3488,6 +3493,7 @@ export interface components {
         };
         Recipe: {
             amount: components["schemas"]["FigureView"];
+            covers?: components["schemas"]["FigureView"];
             each: components["schemas"]["FigureView"];
             fillings: components["schemas"]["FigureView"];
             findings: components["schemas"]["Finding"][];
@@ -4308,6 +4314,7 @@ export interface components {
             last: string;
             marks: string;
             ratio: string;
+            scoop?: string;
             spread: string;
             units: string;
             vessel: string;
@@ -4363,6 +4370,10 @@ export interface components {
             at: string;
             closes: string;
             opens: string;
+        };
+        Within: {
+            from: components["schemas"]["FigureView"];
+            to: components["schemas"]["FigureView"];
         };
         ZoneEffects: {
             effects: components["schemas"]["PracticeEffect"][];

@@ -2,8 +2,10 @@
   import JobScreen from './JobScreen.svelte';
   import KeysHelp from './KeysHelp.svelte';
   import Later from './Later.svelte';
+  import Unsent from './Unsent.svelte';
   import Rack from '../rack/Rack.svelte';
   import { appClock } from './clock.svelte';
+  import { outbox } from './outbox.svelte';
   import { known } from './reference.svelte';
   import { router } from './route.svelte';
   import { plainKey } from './keys';
@@ -15,6 +17,7 @@
   leaveStale();
   $effect(() => router.start());
   $effect(() => appClock.start());
+  $effect(() => outbox.start());
   $effect(() => void known.load().catch(() => undefined));
 
   function onkeydown(event: KeyboardEvent) {
@@ -52,4 +55,5 @@
   {/key}
 {/if}
 
+<Unsent />
 {#if help}<KeysHelp onclose={() => (help = false)} />{/if}

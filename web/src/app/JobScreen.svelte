@@ -8,6 +8,7 @@
   import { appClock } from './clock.svelte';
   import { setDesk } from './desk';
   import { JobDesk } from './job.svelte';
+  import { outbox } from './outbox.svelte';
   import { plainKey } from './keys';
   import { go, jobHref } from './route.svelte';
   import CoreLying from '../core-sample/CoreLying.svelte';
@@ -62,7 +63,12 @@
   const readingOn = $derived(dialog === 'reading' ? desk.zone(first.zoneId) : null);
   const surveyPath = $derived(readingOn && desk.path(readingOn.id, 'survey'));
   $effect(() => (surveyPath ? desk.want(surveyPath) : undefined));
-  $effect(() => void untrack(() => desk.load()));
+  // anew where something was sent that had waited for a signal
+  $effect(() => {
+    if (outbox.sent >= 0) {
+      void untrack(() => desk.load());
+    }
+  });
   $effect(() => desk.watch());
 
   function climb(by: number) {

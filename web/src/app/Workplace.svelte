@@ -5,7 +5,7 @@
   import HistoryStage from '../stage/care/HistoryStage.svelte';
   import ServiceStage from '../stage/care/ServiceStage.svelte';
   import PlanStage from '../stage/floor/PlanStage.svelte';
-  import BatchCard from '../stage/mix/BatchCard.svelte';
+  import BatchCard from '../stage/mix/card/BatchCard.svelte';
   import BaysStage from '../stage/mix/BaysStage.svelte';
   import LayerStage from '../stage/mix/LayerStage.svelte';
   import MixStage from '../stage/mix/MixStage.svelte';

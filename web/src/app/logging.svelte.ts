@@ -1,7 +1,9 @@
 import type { LogForm } from '../api/types';
+import { ApiProblem } from '../api/call';
 import { FormState } from '../parts/form.svelte';
 import { appClock } from './clock.svelte';
 import type { JobDesk } from './job.svelte';
+import { outbox } from './outbox.svelte';
 import { person } from './person.svelte';
 
 /** Stands in where nobody gave a name. */
@@ -13,7 +15,7 @@ export class Logging extends FormState {
   /** Why it was done although something stands against it. */
   why = $state('');
   #words = '';
-  #at = '';
+  #form: LogForm | null = null;
 
   /** @param more what the entry says besides; it happened now unless that says otherwise */
   async write(
@@ -27,20 +29,66 @@ export class Logging extends FormState {
     this.by ||= person.name;
     const said = { kind, subject, place: '', by: this.by, note: this.why, values: {}, ...more };
     const words = JSON.stringify([zoneId, said]);
-    if (words !== this.#words) {
+    if (words !== this.#words || !this.#form) {
       this.#words = words;
-      this.#at = appClock.now.toISOString();
+      this.#form = { at: appClock.now.toISOString(), ...said };
     }
-    const form: LogForm = { at: this.#at, ...said };
+    const form = this.#form;
     const taken = await this.send([zoneId, form], (key) => desk.log(zoneId, key, form));
     if (taken) {
-      this.#words = '';
-      this.why = '';
-      if (form.by !== NOBODY) {
-        person.remember(form.by);
-      }
+      this.#written(form);
     }
     return taken;
+  }
+
+  #written(form: LogForm): void {
+    this.#words = '';
+    this.why = '';
+    if (form.by !== NOBODY) {
+      person.remember(form.by);
+    }
+  }
+
+  /**
+   * Writes what cannot wait for a signal: without one it is kept on this device, and sent later as it was said now.
+   *
+   * @param words what it says, to a person
+   * @param asked whether it is declined without a reason
+   */
+  async writeOrHold(
+    desk: JobDesk,
+    zone: { jobId: string; zoneId: string; words: string; asked: boolean },
+    kind: LogForm['kind'],
+    subject: string,
+    more: Partial<LogForm> = {},
+  ): Promise<boolean> {
+    if (await this.write(desk, zone.zoneId, kind, subject, more)) {
+      return true;
+    }
+    const form = this.#form;
+    if (!form || this.problem?.status !== 0) {
+      return false;
+    }
+    // what would be declined later is said now
+    const faults = [
+      ...(form.by.trim() ? [] : [{ field: 'by', value: '', accepted: 'who did it' }]),
+      ...(zone.asked && !form.note.trim()
+        ? [{ field: 'note', value: '', accepted: 'why it was done all the same' }]
+        : []),
+    ];
+    if (faults.length > 0) {
+      this.problem = new ApiProblem(0, { faults });
+      return false;
+    }
+    outbox.hold({
+      key: this.handOver(),
+      jobId: zone.jobId,
+      zoneId: zone.zoneId,
+      form,
+      words: zone.words,
+    });
+    this.#written(form);
+    return true;
   }
 
   /** Says where a place is, metres; like a strike, in the name that is known. */

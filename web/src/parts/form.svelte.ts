@@ -41,6 +41,13 @@ export class FormState {
     }
   }
 
+  /** Leaves the write to whoever sends it later, under its key: the same content sent again is another write. */
+  handOver(): string {
+    this.#content = '';
+    this.problem = null;
+    return this.#key;
+  }
+
   fault(field: string): Fault | undefined {
     return this.problem?.faults.find((f) => f.field === field);
   }

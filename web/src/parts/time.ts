@@ -71,6 +71,14 @@ export function left(at: Date, now: Date): string {
   return `${Math.round(ms / (365.25 * DAY))} years`;
 }
 
+/** So many minutes after a moment. */
+export const after = (at: string, minutes: number): Date =>
+  new Date(new Date(at).getTime() + minutes * MINUTE);
+
+/** How many minutes ago that was. */
+export const minutesSince = (at: string, now: Date): number =>
+  (now.getTime() - new Date(at).getTime()) / MINUTE;
+
 /** What a timer shows: "9:42", "23:59 h" from an hour on. */
 export function countdown(to: Date, now: Date): string {
   const seconds = Math.max(0, Math.ceil((to.getTime() - now.getTime()) / 1000));

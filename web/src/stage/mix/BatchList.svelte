@@ -1,10 +1,12 @@
 <script lang="ts">
   import type { JobHead, LayerReport, LayerZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
+  import { outbox } from '../../app/outbox.svelte';
   import { jobHref } from '../../app/route.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
   import { when } from '../../parts/time';
+  import { upcoming } from './card/batch';
   import RecipeTable from './RecipeTable.svelte';
 
   interface Props {
@@ -16,7 +18,9 @@
   let { job, zone, layer }: Props = $props();
   const plan = $derived(zone.batches.plan);
   const life = $derived(layer.clocks.find((c) => c.clock === 'POT_LIFE')?.time.minutes);
-  const next = $derived(zone.batches.next);
+  /** Mixed without a signal. */
+  const held = $derived(outbox.of(zone.id, 'BATCH', layer.id));
+  const next = $derived(upcoming(zone.batches, held.length));
   const n = $derived(plan?.count.value ?? 0);
   const to = (section: string) => jobHref(job.id, zone.id, layer.id, section);
   const stamped = $derived(layer.steps.some((s) => s.id.endsWith('/stamp')));
@@ -60,7 +64,7 @@
   {#if stamped}<p><a class="more" href={to('stamps')}>Lay out the mats and strips</a></p>{/if}
   {#if planked}<p><a class="more" href={to('planks')}>Lay it out in planks</a></p>{/if}
   <p><a class="more" href={to('mix')}>Mix another amount: a sample, half a kit, thinned</a></p>
-  {#if zone.batches.logged.length > 0}
+  {#if zone.batches.logged.length + held.length > 0}
     <h3>Mixed so far</h3>
     <ul>
       {#each zone.batches.logged as batch (batch.key)}
@@ -78,6 +82,17 @@
                 .join(', ')}</small
             >
           {/if}
+        </li>
+      {/each}
+      {#each held as batch (batch.key)}
+        <li>
+          {batch.form.values['volume'] ?? batch.form.values['bags']} over {batch.form.values[
+            'area'
+          ]}
+          <small
+            >{batch.form.by}, {when(new Date(batch.form.at), job.facts.timeZone, appClock.now)},
+            waits for a signal</small
+          >
         </li>
       {/each}
     </ul>

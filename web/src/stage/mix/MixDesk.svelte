@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack, type Snippet } from 'svelte';
   import { type ApiProblem, asProblem } from '../../api/call';
   import type { Recipe, RecipeFieldsView, RecipeForm, Units } from '../../api/types';
   import Button from '../../parts/Button.svelte';
@@ -18,12 +19,16 @@
     mix: (form: RecipeForm) => Promise<Recipe>;
     /** What the form begins with. */
     first?: Record<string, string>;
+    /** What can be done with what was worked out. */
+    then?: Snippet<[Recipe, RecipeForm]>;
   }
 
-  let { units, fields, mix, first = {} }: Props = $props();
+  let { units, fields, mix, first = {}, then }: Props = $props();
 
   let view = $state.raw<RecipeFieldsView | null>(null);
   let recipe = $state.raw<Recipe | null>(null);
+  /** What it was asked with. */
+  let asked = $state.raw<RecipeForm | null>(null);
   let problem = $state.raw<ApiProblem | null>(null);
   let way = $state('');
   let measuring = $state('');
@@ -42,9 +47,10 @@
     ...(view?.extras.map((f) => `extras.${f.id}`) ?? []),
   ]);
 
+  // asked once: what was picked since is not lost when the job changes
   $effect(
     () =>
-      void fields().then(
+      void untrack(fields).then(
         (v) => {
           view = v;
           way = v.ways[0]?.id ?? '';
@@ -64,14 +70,15 @@
     problem = null;
     recipe = null;
     try {
-      recipe = await mix({
+      asked = {
         way,
         measuring,
         values: said(values, chosen?.fields.map((f) => f.id) ?? []),
         vessel: said(vessel, view?.vessel.map((f) => f.id) ?? []),
         extras: said(extras, view?.extras.map((f) => f.id) ?? []),
         units,
-      });
+      };
+      recipe = await mix(asked);
     } catch (e) {
       problem = asProblem(e);
     }
@@ -102,7 +109,7 @@
         />
       {/if}
     </div>
-    <Fold title="The pail: how large, how heavy, its lines">
+    <Fold title="The pail: how large, how heavy, its lines, a scoop">
       <div class="grid">
         {#each view.vessel as field (field.id)}
           <FieldEntry
@@ -141,6 +148,7 @@
               size="big"
             /> vessels of <FigureButton figure={recipe.each} size="big" /></span
           >{:else}<span>in one vessel</span>{/if}
+        {#if recipe.covers}<span>for <FigureButton figure={recipe.covers} size="big" /></span>{/if}
       </p>
       <RecipeTable {recipe} />
       {#each recipe.left as over (over.label)}
@@ -162,6 +170,7 @@
       {#each recipe.findings as f (f.rule)}
         <p class="finding"><Mark mark={f.verdict} /> {f.because} {f.remedy}</p>
       {/each}
+      {#if asked}{@render then?.(recipe, asked)}{/if}
     </section>
   {/if}
 {:else}

@@ -9,6 +9,7 @@
   let { recipe }: Props = $props();
   const weighed = $derived(recipe.portions.some((p) => p.mass));
   const onScale = $derived(recipe.portions.some((p) => p.scale));
+  const scooped = $derived(recipe.portions.some((p) => p.scoops));
   const lined = $derived(recipe.portions.some((p) => p.line));
 </script>
 
@@ -17,9 +18,10 @@
   <table>
     <thead>
       <tr
-        ><th>pour</th><th>measure</th><th>that is</th>{#if lined}<th>line</th>{/if}{#if weighed}<th
-            >weighs</th
-          >{/if}{#if onScale}<th>scale shows</th>{/if}</tr
+        ><th>pour</th><th>measure</th><th>that is</th>{#if scooped}<th>scoops</th
+          >{/if}{#if lined}<th>line</th>{/if}{#if weighed}<th>weighs</th>{/if}{#if onScale}<th
+            >scale shows</th
+          >{/if}</tr
       >
     </thead>
     <tbody>
@@ -31,6 +33,9 @@
               <small>up to <FigureButton figure={p.most} /></small>{/if}</td
           >
           <td class="soft">{p.volume.text}{p.volume.also ? `, ${p.volume.also}` : ''}</td>
+          {#if scooped}<td
+              >{#if p.scoops}<FigureButton figure={p.scoops} />{/if}</td
+            >{/if}
           {#if lined}<td
               >{#if p.line}<FigureButton figure={p.line} />{/if}</td
             >{/if}
@@ -38,7 +43,11 @@
               >{#if p.mass}<FigureButton figure={p.mass} />{/if}</td
             >{/if}
           {#if onScale}<td class="scale"
-              >{#if p.scale}<FigureButton figure={p.scale} /> <small>{p.scale.also}</small>{/if}</td
+              >{#if p.scale}<FigureButton figure={p.scale} />
+                <small
+                  >{p.scale.also}{#if p.within}, {p.within.from.text} to {p.within.to
+                      .text}{/if}</small
+                >{/if}</td
             >{/if}
         </tr>
       {/each}

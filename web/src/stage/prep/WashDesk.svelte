@@ -55,6 +55,7 @@
         last,
         vessel: values['vessel'] ?? '',
         marks: values['marks'] ?? '',
+        scoop: values['scoop'] ?? '',
         area: values['area'] ?? '',
         spread: values['spread'] ?? '',
         units,
@@ -67,7 +68,7 @@
 
 {#if view && chosen}
   <form onsubmit={work} novalidate>
-    <Trouble {problem} shown={['ratio', 'last', 'vessel', 'marks', 'area', 'spread']} />
+    <Trouble {problem} shown={['ratio', 'last', 'vessel', 'marks', 'scoop', 'area', 'spread']} />
     <div class="grid">
       <ChoiceEntry label="What goes in" choices={view.chemicals} bind:value={chemical} />
       <TextEntry
@@ -122,7 +123,10 @@
         <li>
           {mix.order[1]}
           <FigureButton figure={mix.concentrate} />
-          <small>{mix.concentrate.also}</small>
+          <small
+            >{mix.concentrate.also}{#if made?.measured && made.measured !== mix.concentrate.text}, {made.measured}{/if}{#if made?.scoops},
+              <FigureButton figure={made.scoops} /> scoops{/if}</small
+          >
         </li>
       </ol>
       {#if mix.soda}

@@ -204,7 +204,7 @@ public class RackAndPhoneTest extends OnTheDemo {
                 .filter(new Locator.FilterOptions().setHasText("Ferry line"))
                 .click();
         hands.climbTo("Clear coat");
-        page.getByLabel("Sheet").selectOption("Clear coat in hand");
+        page.getByLabel("Sheet", new Page.GetByLabelOptions().setExact(true)).selectOption("Clear coat in hand");
         hands.press("Save plan");
         assertThat(page.getByRole(AriaRole.MAIN)).containsText("16.0" + NBSP + "mil");
     }

@@ -222,6 +222,16 @@ public class PrepApiTest {
         JsonNode mix = app.post("/api/washes", form).body();
         assertEquals(mix.path("mark").path("value").asDouble(), 4.0, 1e-9);
         assertEquals(mix.path("mix").path("concentrate").path("value").asDouble(), 128.0, 1e-9);
+        // by the can in hand: a gallon is four of a quart
+        assertTrue(app.post("/api/washes", form).body().path("scoops").isMissingNode());
+        form.put("scoop", "32 fl oz");
+        mix = app.post("/api/washes", form).body();
+        assertEquals(mix.path("scoops").path("value").asDouble(), 4.0, 1e-9);
+        assertEquals(mix.path("measured").asString(), "1\u00a0gal");
+        form.put("scoop", "a shovel");
+        JsonNode fault = app.post("/api/washes", form).body().path("faults").path(0);
+        assertEquals(fault.path("field").asString(), "scoop");
+        form.remove("scoop");
         form.remove("marks");
         assertTrue(app.post("/api/washes", form).body().path("mark").isMissingNode());
     }

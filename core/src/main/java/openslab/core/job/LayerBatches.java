@@ -33,13 +33,17 @@ import openslab.core.quantity.Value;
  * @param split of a broadcast, by the batches of the coat that it is thrown into
  * @param logged in the order in which they were mixed
  * @param next empty where the layer has no batches, or is on
+ * @param later the first batch of each run after it, so that whoever has no signal goes on; {@value #MOST_LATER} at most
  */
 public record LayerBatches(
         Optional<BatchPlan> plan,
         String whyNot,
         Optional<FlakeSplit> split,
         List<MixedBatch> logged,
-        Optional<NextBatch> next) {
+        Optional<NextBatch> next,
+        List<NextBatch> later) {
+    private static final int MOST_LATER = 12;
+
     /**
      * A batch that was mixed.
      *
@@ -74,6 +78,7 @@ public record LayerBatches(
 
     public LayerBatches {
         logged = List.copyOf(logged);
+        later = List.copyOf(later);
     }
 
     private static final String READY = "It comes ready in its can, and keeps: it is put on from it.";
@@ -120,20 +125,31 @@ public record LayerBatches(
                         weighed(e, sheet, system),
                         LayerSchedule.useBy(layer.sheet(), e.at(), zone)));
             }
+            List<NextBatch> next = layer.coated()
+                    ? List.of()
+                    : planned.plan()
+                            .map(p -> from(entries.size() + 1, sheet, p))
+                            .orElse(List.of());
             return new LayerBatches(
                     planned.plan(),
                     planned.whyNot(),
                     Optional.empty(),
                     logged,
-                    layer.coated()
-                            ? Optional.empty()
-                            : planned.plan()
-                                    .map(p -> next(
-                                            entries.size() + 1,
-                                            sheet,
-                                            p,
-                                            zone.crew().vesselL(),
-                                            system)));
+                    next.stream().findFirst(),
+                    next.stream().skip(1).toList());
+        }
+
+        /** The next batch, and the first of each run after it. */
+        private List<NextBatch> from(int number, ProductSheet sheet, BatchPlan plan) {
+            var numbers = new ArrayList<>(List.of(number));
+            plan.runs().stream()
+                    .map(BatchPlan.BatchRun::first)
+                    .filter(first -> first > number)
+                    .limit(MOST_LATER)
+                    .forEach(numbers::add);
+            return numbers.stream()
+                    .map(n -> next(n, sheet, plan, zone.crew().vesselL(), system))
+                    .toList();
         }
 
         private LayerChoice choice(LayerReport layer) {
@@ -157,7 +173,8 @@ public record LayerBatches(
                     split.isPresent() ? "" : "The layer below has no batches yet to split it by.",
                     split,
                     List.of(),
-                    Optional.empty());
+                    Optional.empty(),
+                    List.of());
         }
 
         private double areaM2() {
@@ -207,7 +224,7 @@ public record LayerBatches(
                 plan.batch(number).orElse(plan.runs().get(plan.runs().size() - 1));
         Measuring measuring = Recipe.usual(sheet);
         // whatever the plan has made it, it goes into one vessel
-        var vessel = new Vessel(Math.max(vesselL, run.volume().base()), 0, 0);
+        var vessel = Vessel.holding(Math.max(vesselL, run.volume().base()));
         Recipe recipe = Recipe.of(sheet, new Wanted.Mixed(run.volume().base()), vessel, measuring, List.of(), system);
         return new NextBatch(number, run, recipe.amount(), recipe, vessel.holdsL(), measuring);
     }
@@ -230,10 +247,10 @@ public record LayerBatches(
         Recipe recipe = Recipe.of(
                 sheet,
                 new Wanted.Mixed(e.values().get("volume").base()),
-                new Vessel(e.values().get("volume").base() * 2, 0, 0),
+                Vessel.holding(e.values().get("volume").base() * 2),
                 Recipe.usual(sheet),
                 List.of(),
                 system);
-        return Optional.of(WeighIn.of(recipe, new Vessel(1, 0, 0), readings, Double.POSITIVE_INFINITY, 0, system));
+        return Optional.of(WeighIn.of(recipe, Vessel.holding(1), readings, Double.POSITIVE_INFINITY, 0, system));
     }
 }

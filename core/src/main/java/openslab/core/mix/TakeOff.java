@@ -54,6 +54,30 @@ public final class TakeOff {
         return w.figure("powder", "m", "A·d·1000/y·b·" + onTop, kg, Unit.KILOGRAM, BY_DEPTH);
     }
 
+    /**
+     * The floor that so much of it is for: the way back.
+     *
+     * @param amount litres of what is spread, bags of a powder
+     */
+    public static Figure covers(Figure amount, Material material, Allowance allowance, UnitSystem system) {
+        var w = new Worksheet(system);
+        if (material instanceof Powder powder) {
+            w.from("n", amount);
+            w.given("y", "yield of a bag", powder.yieldL(), Unit.LITRE);
+            w.given("d", "depth", powder.depthM(), Unit.METRE);
+            String onTop = onTop(w, allowance);
+            double m2 = amount.base() * powder.yieldL() / 1000 / powder.depthM() / allowance.onTop();
+            return w.figure("covers", "A", "n·y/1000/d/" + onTop, m2, Unit.SQUARE_METRE, BY_DEPTH);
+        }
+        double spread = ((Liquid) material).spreadM2PerL();
+        w.from("V", amount);
+        w.given("s", "spread rate of one coat", spread, Unit.SQUARE_METRE_PER_LITRE);
+        w.given("k", "surface for each of the plan, by its texture", allowance.texture(), Unit.ONE);
+        String onTop = onTop(w, allowance);
+        double m2 = amount.base() * spread / allowance.texture() / allowance.onTop();
+        return w.figure("covers", "A", "V·s/k/" + onTop, m2, Unit.SQUARE_METRE, GEOMETRY);
+    }
+
     /** Kilograms thrown on {@code areaM2}. */
     public static Figure mass(double areaM2, Broadcast broadcast, Allowance allowance, UnitSystem system) {
         var w = new Worksheet(system);

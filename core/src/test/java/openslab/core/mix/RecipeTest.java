@@ -110,7 +110,7 @@ public class RecipeTest {
                 Spread.of(5),
                 TwoPart.First.A);
         double wanted = litres(c.text("wanted"));
-        Recipe recipe = mixed(sheet(material), wanted, new Vessel(2000, 0, 0), US);
+        Recipe recipe = mixed(sheet(material), wanted, Vessel.holding(2000), US);
         assertEquals(part(recipe, "A").volume().base(), litres(c.text("a")), 1e-9 * wanted);
         assertEquals(part(recipe, "B").volume().base(), litres(c.text("b")), 1e-9 * wanted);
         double grams = 1000 * part(recipe, "A").mass().orElseThrow().base();
@@ -159,8 +159,8 @@ public class RecipeTest {
     public void the_scale_shows_what_is_in_and_the_vessel() {
         var two = Stories.twoPart(2, 1.13, 1.02, 4, TwoPart.First.B);
         // 6 L: B 2 L = 2.04 kg, A 4 L = 4.52 kg; the pail weighs 0.9 kg; B goes in first
-        Recipe recipe =
-                Recipe.of(sheet(two), new Wanted.Mixed(6), new Vessel(20, 0.9, 10), Measuring.SCALE, List.of(), METRIC);
+        Recipe recipe = Recipe.of(
+                sheet(two), new Wanted.Mixed(6), new Vessel(20, 0.9, 10, 0), Measuring.SCALE, List.of(), METRIC);
         assertEquals(recipe.portions().get(0).part(), "B");
         assertEquals(recipe.portions().get(0).scale().orElseThrow().value(), 2.94, 1e-9);
         assertEquals(recipe.portions().get(1).scale().orElseThrow().value(), 7.46, 1e-9);
@@ -184,7 +184,7 @@ public class RecipeTest {
         ProductSheet own = sheet(Stories.twoPart(1, 1.15, 1.07, 4, TwoPart.First.A), new Dosing(true, 0, 0, 0));
         assertEquals(Recipe.usual(own), Measuring.OWN_PAILS);
         // SYSTEMS 19: a sample board of 10 fl oz is 5 and 5, each to its own line: a 1 qt pail with 32 lines, line 5
-        var quart = new Vessel(Unit.QUART.toBase(1), 0, 32);
+        var quart = new Vessel(Unit.QUART.toBase(1), 0, 32, 0);
         Recipe recipe = Recipe.of(
                 own, new Wanted.Mixed(Unit.FLUID_OUNCE.toBase(10)), quart, Measuring.OWN_PAILS, List.of(), US);
         for (Portion p : recipe.portions()) {
@@ -225,7 +225,7 @@ public class RecipeTest {
         Recipe recipe = Recipe.of(
                 sheet(BAG),
                 new Wanted.Floor(Unit.SQUARE_FOOT.toBase(216), 0),
-                new Vessel(Unit.GALLON.toBase(10), 0, 0),
+                Vessel.holding(Unit.GALLON.toBase(10)),
                 Measuring.SCALE,
                 List.of(),
                 US);
@@ -255,7 +255,7 @@ public class RecipeTest {
         Recipe recipe = Recipe.of(
                 sheet,
                 new Wanted.Mixed(Unit.GALLON.toBase(5)),
-                new Vessel(100, 0, 0),
+                Vessel.holding(100),
                 Measuring.VOLUME,
                 List.of(Extra.Grit.of("1 qt/5 gal", 0.05, sheet)),
                 US);
@@ -306,6 +306,40 @@ public class RecipeTest {
         assertThrows(InvalidInput.class, () -> Extra.Thin.of("90 %", Thinner.ACETONE, 9, sheet));
     }
 
+    /** By hand: 1 pint of 1:7 is 2 fl oz into 14; a scoop of 4 tbsp holds 2 fl oz. */
+    @Test
+    public void a_scoop_tells_how_many_of_it() {
+        double scoop = Unit.TABLESPOON.toBase(4);
+        Recipe recipe = mixed(
+                sheet(Stories.twoPart(7, 1, 1, 4, TwoPart.First.A)),
+                Unit.FLUID_OUNCE.toBase(16),
+                new Vessel(20, 0, 0, scoop),
+                US);
+        assertEquals(part(recipe, "A").scoops().orElseThrow().value(), 7, 1e-9);
+        assertEquals(part(recipe, "B").scoops().orElseThrow().value(), 1, 1e-9);
+        // nobody knows how a powder lies in a scoop
+        Recipe bag = mixed(sheet(BAG), 30, new Vessel(20, 1, 5, scoop), US);
+        assertTrue(part(bag, "Powder").scoops().isEmpty());
+        assertTrue(part(bag, "Water").scoops().isPresent());
+    }
+
+    /** What a floor takes covers that floor, of liquids and of powders, on any texture. */
+    @Test
+    public void what_a_floor_takes_covers_it() {
+        var rough = new Allowance(1.25, 0.08, 0);
+        for (Material material : List.of(Stories.twoPart(2, 1.1, 1, 4, TwoPart.First.A), BAG)) {
+            ProductSheet sheet = sheet(material);
+            Figure takes = TakeOff.of(37, material, rough, METRIC);
+            double amount = material instanceof Powder p ? takes.base() / p.bagKg() : takes.base();
+            Wanted wanted = material instanceof Powder ? new Wanted.Bags(amount) : new Wanted.Mixed(amount);
+            Recipe recipe = Recipe.of(sheet, wanted, Vessel.holding(2000), Measuring.SCALE, List.of(), METRIC);
+            assertTrue(recipe.covers().isEmpty());
+            Figure covers = recipe.covering(sheet, rough, METRIC).covers().orElseThrow();
+            assertEquals(covers.base(), 37, 1e-9);
+            Formula.assertRecomputes(covers);
+        }
+    }
+
     @Test
     public void the_working_of_every_part_runs() {
         var three = new TwoPart(
@@ -319,12 +353,12 @@ public class RecipeTest {
         Recipe recipe = Recipe.of(
                 thinned,
                 new Wanted.Floor(120, 0.1),
-                new Vessel(20, 1.2, 8),
+                new Vessel(20, 1.2, 8, 0.1),
                 Measuring.SCALE,
                 List.of(Extra.Thin.of("5 %", Thinner.XYLENE, 0.05, thinned), Extra.Grit.of("2 %", 0.02, thinned)),
                 METRIC);
         assertEquals(recipe.fillings().value(), 3);
-        for (Recipe r : List.of(recipe, mixed(sheet(BAG), 30, new Vessel(20, 1, 5), US))) {
+        for (Recipe r : List.of(recipe, mixed(sheet(BAG), 30, new Vessel(20, 1, 5, 0), US))) {
             Formula.assertRecomputes(r.fillings());
             Formula.assertRecomputes(r.each());
             for (Portion p : r.portions()) {
@@ -332,6 +366,11 @@ public class RecipeTest {
                 p.mass().ifPresent(Formula::assertRecomputes);
                 p.scale().ifPresent(Formula::assertRecomputes);
                 p.line().ifPresent(Formula::assertRecomputes);
+                p.scoops().ifPresent(Formula::assertRecomputes);
+                p.within().ifPresent(w -> {
+                    Formula.assertRecomputes(w.from());
+                    Formula.assertRecomputes(w.to());
+                });
             }
         }
         double poured =

@@ -5,25 +5,30 @@ import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import openslab.core.Formula;
 import openslab.core.Stories;
+import openslab.core.mix.recipe.Extra;
 import openslab.core.mix.recipe.Measuring;
 import openslab.core.mix.recipe.Portion;
 import openslab.core.mix.recipe.Recipe;
+import openslab.core.mix.recipe.Thinner;
 import openslab.core.mix.recipe.Vessel;
 import openslab.core.mix.recipe.Wanted;
 import openslab.core.mix.recipe.WeighIn;
 import openslab.core.mix.recipe.WeighIn.Call;
 import openslab.core.mix.recipe.WeighIn.Weighed;
+import openslab.core.product.Liquid;
 import openslab.core.product.Powder;
+import openslab.core.product.Spread;
 import openslab.core.product.TwoPart;
 import openslab.core.quantity.UnitSystem;
 import org.testng.annotations.Test;
 
 public class WeighInTest {
     private static final UnitSystem METRIC = UnitSystem.METRIC;
-    private static final Vessel PAIL = new Vessel(20, 1, 0);
+    private static final Vessel PAIL = new Vessel(20, 1, 0, 0);
     private static final double ROOM = 40;
 
     /** 6 L of 2:1 at 1.10 and 1.00: A 4.4 kg first, then B 2.0 kg, in a pail of 1 kg. */
@@ -97,6 +102,61 @@ public class WeighInTest {
                 Call.GO);
     }
 
+    /** Thinner is on the scale, and is no coat: a tenth more than planned went in, and so much more of the coat is there. */
+    @Test
+    public void what_is_stirred_in_besides_counts_as_no_coat() {
+        var two = Stories.twoPart(2, 1.10, 1.00, 4, TwoPart.First.A);
+        var sheet = Stories.of(two, openslab.core.product.Chemistry.EPOXY);
+        Recipe recipe = Recipe.of(
+                sheet,
+                new Wanted.Mixed(6),
+                PAIL,
+                Measuring.SCALE,
+                List.of(Extra.Thin.of("5 %", Thinner.XYLENE, 0.05, sheet)),
+                METRIC);
+        List<Double> readings = recipe.portions().stream()
+                .map(p -> 1 + 1.1 * (p.scale().orElseThrow().base() - 1))
+                .toList();
+        WeighIn in = WeighIn.of(recipe, PAIL, readings, ROOM, 0, METRIC);
+        assertEquals(in.call(), Call.GO);
+        assertEquals(in.volume().base(), 6.6, 1e-9);
+    }
+
+    /** Whoever has no signal goes by the range alone: wherever in it each reading is, the batch is right. */
+    @Test
+    public void whatever_each_reading_within_its_range_the_batch_is_right() {
+        var random = new Random(11);
+        for (int i = 0; i < 2000; i++) {
+            Optional<Liquid.Part> third = random.nextBoolean()
+                    ? Optional.of(new Liquid.Part("C", 0.2 + random.nextDouble(), 1))
+                    : Optional.empty();
+            var material = new TwoPart(
+                    new Liquid.Part("A", 0.5 + 4 * random.nextDouble(), 0.8 + random.nextDouble()),
+                    new Liquid.Part("B", 1, 0.8 + random.nextDouble()),
+                    third,
+                    0.4,
+                    Spread.of(10),
+                    random.nextBoolean() ? TwoPart.First.A : TwoPart.First.B);
+            var vessel = new Vessel(30, random.nextDouble(), 0, 0);
+            Recipe recipe = Recipe.of(
+                    Stories.of(material, openslab.core.product.Chemistry.EPOXY),
+                    new Wanted.Mixed(1 + 20 * random.nextDouble()),
+                    vessel,
+                    Measuring.SCALE,
+                    List.of(),
+                    METRIC);
+            var readings = new ArrayList<Double>();
+            for (Portion p : recipe.portions()) {
+                Portion.Within within = p.within().orElseThrow();
+                // the ends of the range are what it stands or falls with
+                double share = random.nextInt(3) == 0 ? random.nextDouble() : random.nextInt(2);
+                readings.add(within.from().base()
+                        + share * (within.to().base() - within.from().base()));
+            }
+            assertEquals(WeighIn.of(recipe, vessel, readings, 1000, 0, METRIC).call(), Call.GO, readings.toString());
+        }
+    }
+
     /** Added as it says, the ratio is whole to the last bit, whatever was poured. */
     @Test
     public void a_correction_makes_the_ratio_whole() {
@@ -109,7 +169,7 @@ public class WeighInTest {
                     0.8 + random.nextDouble(),
                     4,
                     random.nextBoolean() ? TwoPart.First.A : TwoPart.First.B);
-            var vessel = new Vessel(20, random.nextDouble(), 0);
+            var vessel = new Vessel(20, random.nextDouble(), 0, 0);
             Recipe recipe = Recipe.of(
                     Stories.of(two, openslab.core.product.Chemistry.EPOXY),
                     new Wanted.Mixed(4 + 10 * random.nextDouble()),

@@ -2,6 +2,7 @@ package openslab.server.lay;
 
 import java.util.UUID;
 import openslab.core.job.LayerChoice;
+import openslab.core.mix.Allowance;
 import openslab.core.mix.recipe.Recipe;
 import openslab.core.mix.recipe.WeighIn;
 import openslab.core.product.ProductSheet;
@@ -27,7 +28,7 @@ class LayerRecipeController {
 
     @GetMapping("/fields")
     Recipes.RecipeFieldsView fields(@PathVariable UUID jobId, @PathVariable UUID zoneId, @PathVariable String layerId) {
-        return Recipes.fields(sheet(jobId, zoneId, layerId));
+        return Recipes.fields(laid(jobId, zoneId, layerId).sheet());
     }
 
     @PostMapping
@@ -36,7 +37,8 @@ class LayerRecipeController {
             @PathVariable UUID zoneId,
             @PathVariable String layerId,
             @RequestBody Recipes.RecipeForm form) {
-        return Recipes.of(sheet(jobId, zoneId, layerId), form);
+        Laid laid = laid(jobId, zoneId, layerId);
+        return Recipes.of(laid.sheet(), laid.allowance(), form);
     }
 
     @PostMapping("/weigh-in")
@@ -45,16 +47,20 @@ class LayerRecipeController {
             @PathVariable UUID zoneId,
             @PathVariable String layerId,
             @RequestBody Recipes.WeighForm form) {
-        return Recipes.weighIn(sheet(jobId, zoneId, layerId), form);
+        return Recipes.weighIn(laid(jobId, zoneId, layerId).sheet(), form);
     }
 
-    private ProductSheet sheet(UUID jobId, UUID zoneId, String layerId) {
+    /** @param allowance that goes on top when it is mixed */
+    private record Laid(ProductSheet sheet, Allowance allowance) {}
+
+    private Laid laid(UUID jobId, UUID zoneId, String layerId) {
         return reader.zone(jobId, zoneId, zone -> {
             LayerChoice choice = zone.facts().layers().stream()
                     .filter(l -> l.id().equals(layerId))
                     .findFirst()
                     .orElseThrow(() -> new NotHere("layerId", layerId));
-            return zone.facts().taken(choice);
+            return new Laid(
+                    zone.facts().taken(choice), zone.facts().mixing(choice).allowance());
         });
     }
 }

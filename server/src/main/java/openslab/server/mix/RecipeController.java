@@ -1,5 +1,6 @@
 package openslab.server.mix;
 
+import openslab.core.mix.Allowance;
 import openslab.core.mix.recipe.Recipe;
 import openslab.core.mix.recipe.WeighIn;
 import openslab.core.product.ProductSheet;
@@ -29,7 +30,7 @@ class RecipeController {
 
     @PostMapping
     Recipe recipe(@PathVariable String slug, @RequestBody Recipes.RecipeForm form) {
-        return Recipes.of(sheet(slug), form);
+        return Recipes.of(sheet(slug), Allowance.of(0), form);
     }
 
     @PostMapping("/weigh-in")

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
+import openslab.core.mix.Allowance;
 import openslab.core.mix.recipe.Asked;
 import openslab.core.mix.recipe.Measuring;
 import openslab.core.mix.recipe.Recipe;
@@ -82,17 +83,20 @@ public final class Recipes {
                         .toList());
     }
 
-    /** @throws openslab.core.quantity.InvalidInput naming every fault */
-    public static Recipe of(ProductSheet product, RecipeForm form) {
+    /**
+     * @param allowance that goes on top where it is put on
+     * @throws openslab.core.quantity.InvalidInput naming every fault
+     */
+    public static Recipe of(ProductSheet product, Allowance allowance, RecipeForm form) {
         UnitSystem units = units(form);
-        return asked(form).recipe(product, units);
+        return asked(form).recipe(product, allowance, units);
     }
 
     /** What the scale showed, and what follows. @throws openslab.core.quantity.InvalidInput naming every fault */
     public static WeighIn weighIn(ProductSheet product, WeighForm form) {
         UnitSystem units = units(form.recipe());
         Asked asked = asked(form.recipe());
-        Recipe recipe = asked.recipe(product, units);
+        Recipe recipe = asked.recipe(product, Allowance.of(0), units);
         Vessel vessel = asked.vessel(units);
         var faults = new Faults();
         List<Double> readings = readings(form, recipe, vessel, units, faults);

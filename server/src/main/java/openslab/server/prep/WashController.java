@@ -3,6 +3,8 @@ package openslab.server.prep;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.mix.recipe.Asked;
+import openslab.core.mix.recipe.Spoken;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Ratio;
 import openslab.core.prep.wash.WashMix;
@@ -14,6 +16,7 @@ import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -57,6 +60,7 @@ class WashController {
     /**
      * @param ratio as it is written on the label
      * @param marks how many lines the vessel has, apart alike; empty for none
+     * @param scoop what a level scoop holds; empty where nobody measures with one
      * @param last what was used on this floor before and may still be there; empty for nothing
      */
     record WashForm(
@@ -64,13 +68,18 @@ class WashController {
             String ratio,
             String vessel,
             String marks,
+            @Nullable String scoop,
             String area,
             String spread,
             String last,
             String units) {}
 
-    /** @param mark where the water stands on a vessel with lines; empty where nobody said that it has any */
-    record MixView(WashMix mix, Optional<Figure> mark) {}
+    /**
+     * @param mark where the water stands on a vessel with lines; empty where nobody said that it has any
+     * @param measured the concentrate by jug, cup and spoon; empty where it goes by the bag
+     * @param scoops of the concentrate into each; empty where nobody said that there is one, or where it goes by the bag
+     */
+    record MixView(WashMix mix, Optional<Figure> mark, String measured, Optional<Figure> scoops) {}
 
     private static final Field MARKS = Field.quantity(
                     "marks", "Lines on it", Unit.ONE, 1, 100, "empty where it has none")
@@ -92,7 +101,8 @@ class WashController {
     @GetMapping
     WashesView washes() {
         return new WashesView(
-                Arrays.stream(Chemical.values()).map(ChemicalView::of).toList(), List.of(VESSEL, MARKS, AREA, SPREAD));
+                Arrays.stream(Chemical.values()).map(ChemicalView::of).toList(),
+                List.of(VESSEL, MARKS, Asked.SCOOP, AREA, SPREAD));
     }
 
     @PostMapping
@@ -107,12 +117,20 @@ class WashController {
         Value vessel = faults.read(() -> VESSEL.parse("vessel", form.vessel(), units));
         boolean marked = form.marks() != null && !form.marks().isBlank();
         Value marks = marked ? faults.read(() -> MARKS.parse("marks", form.marks(), units)) : null;
+        boolean scooped = form.scoop() != null && !form.scoop().isBlank();
+        Value scoop = scooped ? faults.read(() -> Asked.SCOOP.parse("scoop", form.scoop(), units)) : null;
         Value area = faults.read(() -> AREA.parse("area", form.area(), units));
         Value spread = faults.read(() -> SPREAD.parse("spread", form.spread(), units));
         Optional<String> never = last == null ? Optional.empty() : Chemical.never(chemical, last);
         never.ifPresent(why -> faults.add("last", last.label(), "something that may meet it. " + why));
         faults.check();
         WashMix mix = WashMix.of(chemical, ratio, vessel.base(), area.base(), spread.base(), units);
-        return new MixView(mix, Optional.ofNullable(marks).map(m -> mix.mark((int) m.base(), vessel.base(), units)));
+        return new MixView(
+                mix,
+                Optional.ofNullable(marks).map(m -> mix.mark((int) m.base(), vessel.base(), units)),
+                mix.concentrate().unit() == Unit.BAG
+                        ? ""
+                        : Spoken.of(mix.concentrate().base(), units),
+                Optional.ofNullable(scoop).flatMap(c -> mix.scoops(c.base(), units)));
     }
 }

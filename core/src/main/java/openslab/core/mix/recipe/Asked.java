@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import openslab.core.mix.Allowance;
 import openslab.core.prep.wash.Ratio;
 import openslab.core.product.Liquid;
 import openslab.core.product.Material;
@@ -42,8 +43,13 @@ public record Asked(
                     "lines", "Lines on it", Unit.ONE, 1, 100, "apart alike, the last where it is filled to")
             .ifWanted();
 
-    /** What is said of the vessel. */
-    public static final List<Field> VESSEL = List.of(HOLDS, TARE, LINES);
+    /** What a scoop holds: of a recipe as of a wash. */
+    public static final Field SCOOP = Field.quantity(
+                    "scoop", "A level scoop holds", Unit.FLUID_OUNCE, Unit.MILLILITRE, 0.001, 5, "empty: no scoop")
+            .ifWanted();
+
+    /** What is said of the vessel, and of what is measured with. */
+    public static final List<Field> VESSEL = List.of(HOLDS, TARE, LINES, SCOOP);
 
     private static final Field GRIT =
             Field.words("grit", "Grit in it", 40, "1 qt/5 gal, or 5 %").ifWanted();
@@ -80,7 +86,10 @@ public record Asked(
     public Vessel vessel(UnitSystem units) {
         Map<String, Value> read = Field.parseAll("vessel", VESSEL, vessel, units);
         return new Vessel(
-                base(read, HOLDS, Vessel.PAIL.holdsL()), base(read, TARE, 0), (int) Math.round(base(read, LINES, 0)));
+                base(read, HOLDS, Vessel.PAIL.holdsL()),
+                base(read, TARE, 0),
+                (int) Math.round(base(read, LINES, 0)),
+                base(read, SCOOP, 0));
     }
 
     private static double base(Map<String, Value> values, Field field, double otherwise) {
@@ -90,9 +99,10 @@ public record Asked(
     /**
      * The recipe.
      *
+     * @param allowance that goes on top where it is put on
      * @throws openslab.core.quantity.InvalidInput naming every fault at once
      */
-    public Recipe recipe(ProductSheet sheet, UnitSystem units) {
+    public Recipe recipe(ProductSheet sheet, Allowance allowance, UnitSystem units) {
         var faults = new Faults();
         if (!way.isFor(sheet)) {
             faults.add("way", way.label(), "a way that " + sheet.name() + " is asked for");
@@ -103,7 +113,8 @@ public record Asked(
         Map<String, Value> more = faults.read(() -> Field.parseAll("extras", extras(sheet), extras, units));
         List<Extra> stirredIn = more == null ? null : faults.read(() -> stirredIn(more, sheet));
         faults.check();
-        Recipe recipe = Recipe.of(sheet, way.wanted(sheet, read), pail, measuring, stirredIn, units);
+        Recipe recipe = Recipe.of(sheet, way.wanted(sheet, read), pail, measuring, stirredIn, units)
+                .covering(sheet, allowance, units);
         Value limit = more.get(VOC.id());
         return limit == null
                 ? recipe

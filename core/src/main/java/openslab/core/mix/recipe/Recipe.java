@@ -3,6 +3,8 @@ package openslab.core.mix.recipe;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.mix.Allowance;
+import openslab.core.mix.TakeOff;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.InvalidInput;
@@ -20,6 +22,7 @@ import openslab.core.survey.Finding;
  * @param portions of one filling, in the order in which they go in
  * @param stages what is done, in order
  * @param left what stays in the cans that did not run out; empty where nobody mixes by cans
+ * @param covers how much floor it is for; empty where nobody asked
  * @param thinned what the thinner does to the film; empty without one
  * @param findings what to mind; nothing where there is nothing
  */
@@ -32,6 +35,7 @@ public record Recipe(
         List<Portion> portions,
         List<MixStage> stages,
         List<Figure> left,
+        Optional<Figure> covers,
         Optional<Thinned> thinned,
         List<Finding> findings) {
     /** Of water at 20 °C. */
@@ -78,7 +82,14 @@ public record Recipe(
     Recipe with(Finding finding) {
         var more = new ArrayList<>(findings);
         more.add(finding);
-        return new Recipe(words, amount, measured, fillings, each, portions, stages, left, thinned, more);
+        return new Recipe(words, amount, measured, fillings, each, portions, stages, left, covers, thinned, more);
+    }
+
+    /** With how much floor it is for, by its sheet. @param allowance that goes on top, as it is put on there */
+    public Recipe covering(ProductSheet sheet, Allowance allowance, UnitSystem system) {
+        Figure floor = TakeOff.covers(amount, sheet.material(), allowance, system);
+        return new Recipe(
+                words, amount, measured, fillings, each, portions, stages, left, Optional.of(floor), thinned, findings);
     }
 
     /** What weighs anything of a filling, all of it. */

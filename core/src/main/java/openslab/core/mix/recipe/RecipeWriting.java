@@ -69,6 +69,7 @@ final class RecipeWriting {
                 portions,
                 MixOrder.of(sheet, measuring, portions),
                 left(wanted),
+                Optional.empty(),
                 sheet.liquid().flatMap(this::thinned),
                 findings(portions, each));
     }
@@ -121,15 +122,13 @@ final class RecipeWriting {
         Worksheet mass = shares(part, liquid, each, more);
         mass.let("V" + part.name(), RatioWords.named(part), formula, litres, Unit.LITRE);
         mass.given("ρ", "density of " + RatioWords.named(part), part.density(), Unit.KILOGRAM_PER_LITRE);
-        return new Portion(
+        return Portion.of(
                 part.name(),
                 volume.figure(RatioWords.named(part), "V" + part.name(), formula, litres, Unit.LITRE, RATIO),
                 Spoken.of(litres, system),
                 Optional.empty(),
                 Optional.of(mass(
-                        mass, RatioWords.named(part), "V" + part.name(), litres * part.density(), amount, DENSITY)),
-                Optional.empty(),
-                Optional.empty());
+                        mass, RatioWords.named(part), "V" + part.name(), litres * part.density(), amount, DENSITY)));
     }
 
     private Worksheet shares(Liquid.Part part, Liquid liquid, Figure each, double more) {
@@ -162,8 +161,7 @@ final class RecipeWriting {
                 w.figure(Show.lower(name), "Vx", "V·s/(1+x)", litres, Unit.LITRE, Source.sheet("dose by volume"));
         Optional<Figure> mass =
                 extra instanceof Extra.Thin t ? Optional.of(massOf(volume, t.thinner(), amount)) : Optional.empty();
-        return new Portion(
-                name, volume, Spoken.of(litres, system), Optional.empty(), mass, Optional.empty(), Optional.empty());
+        return Portion.of(name, volume, Spoken.of(litres, system), Optional.empty(), mass);
     }
 
     private Figure massOf(Figure volume, Thinner thinner, double amount) {
@@ -194,14 +192,7 @@ final class RecipeWriting {
                 bags * powder.bagKg(),
                 Unit.KILOGRAM,
                 Source.sheet("what a bag weighs"));
-        portions.add(new Portion(
-                "Powder",
-                count,
-                count.text(),
-                Optional.empty(),
-                Optional.of(mass),
-                Optional.empty(),
-                Optional.empty()));
+        portions.add(Portion.of("Powder", count, count.text(), Optional.empty(), Optional.of(mass)));
         return portions;
     }
 
@@ -211,14 +202,7 @@ final class RecipeWriting {
                 ? Optional.of(toABag(Show.lower(name) + ", at most", symbol, bags, mostL))
                 : Optional.empty();
         Optional<Figure> mass = water ? Optional.of(waterMass(least)) : Optional.empty();
-        return new Portion(
-                name,
-                least,
-                Spoken.of(Math.max(least.base(), 1e-6), system),
-                most,
-                mass,
-                Optional.empty(),
-                Optional.empty());
+        return Portion.of(name, least, Spoken.of(Math.max(least.base(), 1e-6), system), most, mass);
     }
 
     private Figure toABag(String label, String symbol, double bags, double litres) {
@@ -245,6 +229,7 @@ final class RecipeWriting {
     private List<Portion> weighed(List<Portion> portions) {
         var done = new ArrayList<Portion>();
         boolean all = measuring == Measuring.SCALE;
+        double aside = asideKg(portions);
         double shown = vessel.tareKg();
         double filled = 0;
         for (int i = 0; i < portions.size(); i++) {
@@ -253,18 +238,66 @@ final class RecipeWriting {
             // wrongly
             all &= p.mass().isPresent();
             Optional<Figure> scale = Optional.empty();
+            Optional<Portion.Within> within = Optional.empty();
             if (all) {
                 shown += p.mass().orElseThrow().base();
                 scale = Optional.of(shows(portions.subList(0, i + 1), shown));
+                within = Optional.of(within(scale.get(), aside));
             }
             filled += p.volume().unit() == Unit.BAG ? 0 : p.volume().base();
             boolean own = measuring == Measuring.OWN_PAILS;
             Optional<Figure> line = vessel.lines() > 0 && p.volume().unit() != Unit.BAG
                     ? Optional.of(line(portions.subList(own ? i : 0, i + 1)))
                     : Optional.empty();
-            done.add(new Portion(p.part(), p.volume(), p.measured(), p.most(), p.mass(), scale, line));
+            Optional<Figure> scoops = vessel.scoopL() > 0 && p.volume().unit() != Unit.BAG
+                    ? Optional.of(scoops(p.volume()))
+                    : Optional.empty();
+            done.add(new Portion(p.part(), p.volume(), p.measured(), p.most(), p.mass(), scale, within, line, scoops));
         }
         return done;
+    }
+
+    /**
+     * How far each reading may be off so that no two parts are apart by more than a pail scale is trusted for, whatever the
+     * others are: all parts but the first are the difference of two readings.
+     */
+    private static double asideKg(List<Portion> portions) {
+        double most = 0;
+        double second = 0;
+        for (int i = 0; i < portions.size() && portions.get(i).mass().isPresent(); i++) {
+            double share = (i == 0 ? 1 : 2) / portions.get(i).mass().get().base();
+            second = Math.max(second, Math.min(most, share));
+            most = Math.max(most, share);
+        }
+        return WeighIn.TOLERANCE / (most + second);
+    }
+
+    private Portion.Within within(Figure scale, double asideKg) {
+        Unit unit = scale.unit();
+        double aside = unit.fromBase(asideKg);
+        Source source = Source.ours("no two parts apart by more than 2 %, whatever the other readings are");
+        var from = new Worksheet(system);
+        from.from("s", scale);
+        from.given("d", "aside", aside, unit);
+        var to = new Worksheet(system);
+        to.from("s", scale);
+        to.given("d", "aside", aside, unit);
+        return new Portion.Within(
+                from.figure("right from", "s1", "s-d", scale.value() - aside, unit, source),
+                to.figure("right up to", "s2", "s+d", scale.value() + aside, unit, source));
+    }
+
+    private Figure scoops(Figure volume) {
+        var w = new Worksheet(system);
+        w.from("v", volume);
+        w.given("c", "a level scoop", vessel.scoopL(), Unit.LITRE);
+        return w.figure(
+                "level scoops",
+                "n",
+                "v/c",
+                volume.base() / vessel.scoopL(),
+                Unit.ONE,
+                Source.arithmetic("what a scoop holds"));
     }
 
     private Figure shows(List<Portion> in, double kg) {

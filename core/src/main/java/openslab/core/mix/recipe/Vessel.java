@@ -8,14 +8,21 @@ import openslab.core.quantity.Require;
  * @param holdsL what may be mixed in it, litres; of one with lines, up to the last of them
  * @param tareKg what the scale shows with it empty, kilograms; 0 where the scale is set to nothing with it on
  * @param lines on its wall, apart alike; 0 where it has none
+ * @param scoopL what a level scoop holds, litres; 0 where nobody measures with one
  */
-public record Vessel(double holdsL, double tareKg, int lines) {
+public record Vessel(double holdsL, double tareKg, int lines, double scoopL) {
     /** OURS: a 5 gal pail, filled so that it can be stirred and carried. */
-    public static final Vessel PAIL = new Vessel(15, 0, 0);
+    public static final Vessel PAIL = holding(15);
+
+    /** Set to nothing on the scale, without lines. */
+    public static Vessel holding(double litres) {
+        return new Vessel(litres, 0, 0, 0);
+    }
 
     public Vessel {
         Require.positive(holdsL, "vessel");
         Require.that(tareKg >= 0, "an empty vessel weighs 0 kg or more, got %s", tareKg);
         Require.that(lines >= 0, "a vessel has 0 lines or more, got %s", lines);
+        Require.that(scoopL >= 0, "a scoop holds 0 L or more, got %s", scoopL);
     }
 }

@@ -20,7 +20,7 @@ import openslab.core.quantity.Worksheet;
  *
  * @param parts every part in pour order, also those that are not in yet
  * @param kg all parts together once it is right
- * @param volume litres that it then is
+ * @param volume litres of the material that it then is: grit and thinner in it are not counted
  */
 public record WeighIn(Call call, String words, List<Weighed> parts, Figure kg, Figure volume) {
     /** What is to be done. */
@@ -213,12 +213,16 @@ public record WeighIn(Call call, String words, List<Weighed> parts, Figure kg, F
             var w = new Worksheet(system);
             w.from("m", kg);
             w.given("M", "as planned it weighs", kg.unit().fromBase(recipe.kg()), kg.unit());
-            w.given("V", "as planned it is", recipe.each().base(), Unit.LITRE);
+            Figure amount = recipe.amount();
+            double planned = amount.unit() == Unit.BAG
+                    ? recipe.each().base()
+                    : amount.base() / recipe.fillings().value();
+            w.given("V", "as planned it is", planned, Unit.LITRE);
             return w.figure(
                     "mixed volume",
                     "Vm",
                     "V·m/M",
-                    recipe.each().base() * kg.base() / recipe.kg(),
+                    planned * kg.base() / recipe.kg(),
                     Unit.LITRE,
                     Source.arithmetic("as much more as it weighs"));
         }

@@ -149,6 +149,23 @@ public record WashMix(
         return w.figure("line for the water", "l", "100·n/(n+1)", 100 * (1 - ratio.share()), Unit.PERCENT, GEOMETRY);
     }
 
+    /** Level scoops of the concentrate into each; empty where it goes by the bag. @param scoopL what one holds */
+    public Optional<Figure> scoops(double scoopL, UnitSystem system) {
+        if (concentrate.unit() == Unit.BAG) {
+            return Optional.empty();
+        }
+        var w = new Worksheet(system);
+        w.from("c", concentrate);
+        w.given("h", "a level scoop", concentrate.unit().fromBase(scoopL), concentrate.unit());
+        return Optional.of(w.figure(
+                "level scoops",
+                "n",
+                "c/h",
+                concentrate.base() / scoopL,
+                Unit.ONE,
+                Source.arithmetic("what a scoop holds")));
+    }
+
     /**
      * Where the water stands on a vessel with marks, "line 2.4 of 3".
      *

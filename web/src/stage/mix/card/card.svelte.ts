@@ -1,15 +1,16 @@
-import type { NextBatch, WeighIn } from '../../api/types';
+import type { NextBatch, RecipeForm, WeighIn } from '../../../api/types';
 
 /** What a device remembers of the batch in hand, so that a reload or a dead battery loses none of it. */
 export interface InHand {
   /** The batch as it was when it was begun. */
   next: NextBatch;
+  /** What its recipe was asked with. */
+  asked: RecipeForm;
   /** Which of its stages is to be done. */
   at: number;
   /** What the scale showed after each part that is in. */
   readings: readonly string[];
   weighed: WeighIn | null;
-  tare: string;
   /** When the clock of this stage was started; empty while it does not run. */
   since: string;
   /** When the parts met; empty before. */
@@ -31,23 +32,23 @@ function read(kept: string | null, now: Date): InHand | null {
   }
 }
 
-/** The batch in hand of one layer, kept on this device. */
+/** The batch in hand of one layer in one cycle of its zone, kept on this device. */
 export class Card {
   hand = $state.raw<InHand | null>(null);
   readonly #key: string;
 
-  constructor(zoneId: string, layerId: string, now: Date) {
-    this.#key = `openslab.batch.${zoneId}/${layerId}`;
+  constructor(of: { zoneId: string; cycle: number; layerId: string }, now: Date) {
+    this.#key = `openslab.batch.${of.zoneId}/${of.cycle}/${of.layerId}`;
     this.hand = read(localStorage.getItem(this.#key), now);
   }
 
-  begin(next: NextBatch, now: Date): void {
+  begin(next: NextBatch, asked: RecipeForm, now: Date): void {
     this.#keep({
       next,
+      asked,
       at: 0,
       readings: [],
       weighed: null,
-      tare: '',
       since: '',
       together: '',
       began: now.toISOString(),

@@ -1,0 +1,55 @@
+<script lang="ts">
+  import Trouble from '../parts/Trouble.svelte';
+  import { outbox } from './outbox.svelte';
+
+  const declined = $derived(outbox.held.filter((e) => outbox.declined[e.key]));
+  const waiting = $derived(outbox.held.length - declined.length);
+</script>
+
+{#if outbox.held.length > 0}
+  <aside aria-label="Not sent yet">
+    {#if waiting > 0}
+      <p>
+        <b>{waiting === 1 ? 'One entry waits' : `${waiting} entries wait`} on this device</b> for a
+        signal:
+        {outbox.held
+          .filter((e) => !outbox.declined[e.key])
+          .map((e) => e.words)
+          .join('; ')}. Nothing is lost; it goes by itself.
+        <button type="button" onclick={() => outbox.send(true)}>Send now</button>
+      </p>
+    {/if}
+    {#each declined as entry (entry.key)}
+      <div>
+        <p><b>Declined:</b> {entry.words}</p>
+        <Trouble problem={outbox.declined[entry.key] ?? null} />
+        <p>
+          <button type="button" onclick={() => outbox.send(true)}>Try again</button>
+          <button type="button" onclick={() => outbox.drop(entry.key)}>Drop it</button>
+        </p>
+      </div>
+    {/each}
+  </aside>
+{/if}
+
+<style>
+  aside {
+    position: sticky;
+    inset-block-end: 0;
+    z-index: 4;
+    padding: 8px 20px;
+    border-block-start: 4px solid var(--hold);
+    background: var(--paper);
+  }
+
+  button {
+    min-block-size: var(--tap);
+    padding-inline: 12px;
+    border: 0;
+    background: none;
+    color: var(--ink);
+    font: inherit;
+    text-decoration: underline;
+    cursor: pointer;
+  }
+</style>

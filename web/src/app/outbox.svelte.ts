@@ -1,0 +1,110 @@
+import { type ApiProblem, asProblem } from '../api/call';
+import { log } from '../api/client';
+import type { LogForm } from '../api/types';
+
+/** A log entry that waits on this device for a signal. */
+export interface Held {
+  /** Under which it is sent, however often: the server takes it once. */
+  key: string;
+  jobId: string;
+  zoneId: string;
+  form: LogForm;
+  /** What it says, to a person. */
+  words: string;
+}
+
+const KEPT = 'openslab.held';
+const AGAIN_MS = 15_000;
+
+/** What cannot be read is nothing. */
+function read(): readonly Held[] {
+  try {
+    const held: unknown = JSON.parse(localStorage.getItem(KEPT) ?? '[]');
+    return Array.isArray(held) ? (held as Held[]) : [];
+  } catch {
+    return [];
+  }
+}
+
+/** What was done without a signal. It is kept on this device, over a reload too, and sent in its order once there is one. */
+class Outbox {
+  held = $state.raw(read());
+  /** Why the server declined an entry, by its key; it stays here until somebody decides. */
+  declined = $state.raw<Record<string, ApiProblem>>({});
+  /** Counts what was sent from here. */
+  sent = $state(0);
+  #sending = false;
+
+  /** Sends what waits, now and whenever there may be a signal again, until `stop` is called. */
+  start(): () => void {
+    const again = () => void this.send();
+    const others = () => (this.held = read());
+    addEventListener('online', again);
+    addEventListener('storage', others);
+    const timer = setInterval(again, AGAIN_MS);
+    again();
+    return () => {
+      removeEventListener('online', again);
+      removeEventListener('storage', others);
+      clearInterval(timer);
+    };
+  }
+
+  hold(entry: Held): void {
+    this.#keep([...read(), entry]);
+  }
+
+  drop(key: string): void {
+    this.#keep(read().filter((e) => e.key !== key));
+  }
+
+  /** What waits of one kind about one thing of a zone. */
+  of(zoneId: string, kind: LogForm['kind'], subject: string): readonly Held[] {
+    return this.held.filter(
+      (e) => e.zoneId === zoneId && e.form.kind === kind && e.form.subject === subject,
+    );
+  }
+
+  /** @param all also what was declined before */
+  async send(all = false): Promise<void> {
+    if (this.#sending) {
+      return;
+    }
+    this.#sending = true;
+    if (all) {
+      this.declined = {};
+    }
+    try {
+      for (const entry of read()) {
+        if (!this.declined[entry.key] && !(await this.#sendOne(entry))) {
+          return;
+        }
+      }
+    } finally {
+      this.#sending = false;
+    }
+  }
+
+  /** Answers whether there is a signal. */
+  async #sendOne(entry: Held): Promise<boolean> {
+    try {
+      await log({ jobId: entry.jobId, zoneId: entry.zoneId }, entry.key, entry.form);
+      this.drop(entry.key);
+      this.sent++;
+      return true;
+    } catch (e) {
+      const problem = asProblem(e);
+      if (problem.status !== 0) {
+        this.declined = { ...this.declined, [entry.key]: problem };
+      }
+      return problem.status !== 0;
+    }
+  }
+
+  #keep(held: readonly Held[]): void {
+    this.held = held;
+    localStorage.setItem(KEPT, JSON.stringify(held));
+  }
+}
+
+export const outbox = new Outbox();

@@ -1,0 +1,88 @@
+<script lang="ts">
+  import type { LayerReport, MixStage } from '../../../api/types';
+  import { appClock } from '../../../app/clock.svelte';
+  import { go } from '../../../app/route.svelte';
+  import { readyToRing, ring } from '../../../parts/bell';
+  import { after, countdown } from '../../../parts/time';
+  import Big from './Big.svelte';
+  import type { InHand } from './card.svelte';
+  import CardWho from './CardWho.svelte';
+  import type { Mixing } from './mixing.svelte';
+  import Say from './Say.svelte';
+  import Tap from './Tap.svelte';
+  import Taps from './Taps.svelte';
+
+  interface Props {
+    mixing: Mixing;
+    hand: InHand;
+    layer: LayerReport;
+    /** One that pours nothing: it takes its time, or the floor. */
+    stage: MixStage;
+    back: string;
+  }
+
+  let { mixing, hand, layer, stage, back }: Props = $props();
+
+  const until = $derived(hand.since && stage.minutes > 0 ? after(hand.since, stage.minutes) : null);
+  const over = $derived(until !== null && until <= appClock.now);
+  const busy = $derived(mixing.sending.busy);
+  const takes = $derived(stage.minutes > 0 ? `${stage.minutes} min` : 'until even');
+
+  let rung = '';
+  $effect(() => {
+    const mark = over ? `${hand.at} ${hand.since}` : '';
+    if (mark !== '' && mark !== rung) {
+      rung = mark;
+      ring();
+    }
+  });
+
+  function start() {
+    readyToRing();
+    mixing.card.put({ since: appClock.now.toISOString() });
+  }
+
+  function mixed() {
+    readyToRing();
+    void mixing.mixed();
+  }
+
+  function spread() {
+    mixing.card.end();
+    go(back);
+  }
+</script>
+
+<Say>{stage.words}</Say>
+{#if stage.kind === 'COMBINE' && !hand.together}
+  <Big text={takes} of="all together" />
+  <Say>
+    {mixing.life
+      ? 'The pot life begins with the first turn.'
+      : 'It is kept as mixed from the first turn on.'}
+  </Say>
+  <CardWho sending={mixing.sending} asked={layer.asksReason} />
+  <Taps><Tap main disabled={busy} onclick={mixed}>Start stirring</Tap></Taps>
+{:else if stage.kind === 'SPREAD'}
+  <Big text={hand.next.run.area.text} of="to cover" />
+  {#if !hand.together}<CardWho sending={mixing.sending} asked={layer.asksReason} />{/if}
+  <Taps>
+    {#if hand.together}
+      <Tap main onclick={spread}>It is on the floor</Tap>
+    {:else}
+      <Tap main disabled={busy} onclick={mixed}>It is mixed</Tap>
+    {/if}
+  </Taps>
+{:else}
+  <Big
+    timer
+    text={until ? (over ? 'Done' : countdown(until, appClock.now)) : takes}
+    of={stage.part || 'all together'}
+  />
+  <Taps>
+    {#if stage.minutes > 0 && !until}<Tap main onclick={start}>Start the clock</Tap>{/if}
+    <Tap main={over || stage.minutes === 0} onclick={() => mixing.card.on()}
+      >{over || stage.minutes === 0 ? 'Next' : 'Go on without it'}</Tap
+    >
+  </Taps>
+{/if}
