@@ -2344,6 +2344,20 @@ export interface components {
             bays: components["schemas"]["FigureView"];
             each: components["schemas"]["FigureView"];
         };
+        FloorBays: {
+            bays: components["schemas"]["BayView"][];
+            drawn: boolean;
+            floor: components["schemas"]["Corner"][][][];
+            joints: components["schemas"]["Corner"][][];
+            layerId: string;
+            /** Format: int32 */
+            next: number;
+            out: components["schemas"]["Corner"];
+            over?: components["schemas"]["Over"];
+            shut: string[];
+            zone: string;
+            zoneId: string;
+        };
         FromStore: {
             amount: components["schemas"]["FigureView"];
             from: string;
@@ -2609,16 +2623,11 @@ export interface components {
             whyNot: string;
         };
         LayerBays: {
-            bays: components["schemas"]["BayView"][];
             /** Format: int64 */
             changes: number;
-            drawn: boolean;
-            floor: components["schemas"]["Corner"][][][];
-            joints: components["schemas"]["Corner"][][];
+            floors: components["schemas"]["FloorBays"][];
             /** Format: int32 */
-            next: number;
-            out: components["schemas"]["Corner"];
-            shut: string[];
+            here: number;
         };
         LayerCheck: {
             layer: string;
@@ -3128,6 +3137,12 @@ export interface components {
         };
         Outline: {
             corners: components["schemas"]["Corner"][];
+        };
+        Over: {
+            begun: boolean;
+            /** Format: date-time */
+            wetUntil?: string;
+            zone: string;
         };
         PaceForm: {
             pace: string;

@@ -107,6 +107,7 @@ export type RecipeFieldsView = Schemas['RecipeFieldsView'];
 export type WeighForm = Schemas['WeighForm'];
 export type WeighIn = Schemas['WeighIn'];
 export type LayerBatches = Schemas['LayerBatches'];
+export type FloorBays = Schemas['FloorBays'];
 export type LayerBays = Schemas['LayerBays'];
 export type LayerStamps = Schemas['LayerStamps'];
 export type StampForm = Schemas['StampForm'];

@@ -1,13 +1,17 @@
 <script lang="ts">
   import { type ApiProblem, asProblem } from '../../api/call';
   import { layerBays } from '../../api/client';
-  import type { JobHead, LayerBays, LayerReport, LayerZone } from '../../api/types';
+  import type { FloorBays, JobHead, LayerBays, LayerReport, LayerZone } from '../../api/types';
+  import { appClock } from '../../app/clock.svelte';
+  import { outbox } from '../../app/outbox.svelte';
   import { jobHref } from '../../app/route.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
-  import LayerHead from './LayerHead.svelte';
   import Trouble from '../../parts/Trouble.svelte';
-  import { sketch } from '../floor/sketch';
+  import { when } from '../../parts/time';
+  import BayMap from './BayMap.svelte';
+  import { upcoming } from './card/batch';
+  import LayerHead from './LayerHead.svelte';
 
   interface Props {
     job: JobHead;
@@ -17,15 +21,13 @@
 
   let { job, zone, layer }: Props = $props();
 
-  const WIDTH = 640;
-  const id = $props.id();
   let told = $state.raw<LayerBays | null>(null);
   let problem = $state.raw<ApiProblem | null>(null);
   /** Which bay is looked at; the next where nobody picked one. */
-  let picked = $state(-1);
+  let picked = $state.raw<{ floor: number; bay: number } | null>(null);
 
-  // how far it is follows from what was mixed
-  const mixed = $derived(`${layer.id} ${zone.batches.logged.map((b) => b.key).join(' ')}`);
+  // how far it is follows from what was mixed, here and on the other floors
+  const mixed = $derived(`${layer.id} ${job.changes}`);
   $effect(() => {
     if (mixed) {
       layerBays({ jobId: job.id, zoneId: zone.id, layerId: layer.id }).then(
@@ -35,88 +37,66 @@
     }
   });
 
-  const corners = $derived(told?.floor.flatMap((rings) => rings[0] ?? []) ?? []);
-  const drawn = $derived(corners.length > 0 ? sketch(corners, WIDTH, 460, 26) : null);
-  const at = $derived(picked >= 0 ? picked : (told?.next ?? 0));
-  const looked = $derived(told?.bays[at]);
-  const all = $derived(told !== null && told.next >= told.bays.length);
+  const floors = $derived(told?.floors ?? []);
+  const several = $derived(floors.length > 1);
+  const here = $derived(floors[told?.here ?? 0]);
+  const next = $derived.by(() => {
+    const floor = floors.findIndex((f) => f.next < f.bays.length);
+    return floor < 0 ? null : { floor, bay: floors[floor]?.next ?? 0 };
+  });
+  const at = $derived(picked ?? next ?? { floor: told?.here ?? 0, bay: 0 });
+  const floor = $derived(floors[at.floor]);
+  const looked = $derived(floor?.bays[at.bay]);
+  const isNext = $derived(next?.floor === at.floor && next.bay === at.bay);
+  const batch = $derived(
+    upcoming(zone.batches, outbox.of(zone.id, 'BATCH', layer.id).length)?.number,
+  );
+  /** What stands against coating a floor now, for whoever has to get out of it. */
+  function trapped(f: FloorBays): string {
+    const over = f.over;
+    if (!over || f.next >= f.bays.length || !(over.begun || over.wetUntil)) {
+      return '';
+    }
+    const until = over.wetUntil
+      ? ` before ${when(new Date(over.wetUntil), job.facts.timeZone, appClock.now)}`
+      : ' before it bears';
+    const why = over.begun ? 'was begun before it' : 'is wet';
+    return `${f.zone} is left over ${over.zone}, which ${why}: nobody gets out of it dry${until}. Wait, or open another way.`;
+  }
 </script>
 
 <LayerHead title="{layer.title}, bay by bay" {job} {zone} {layer} />
 <Trouble {problem} />
 
-{#if told && drawn}
+{#if told && here}
   <p class="lead">
-    {told.bays.length === 1
-      ? 'One bay.'
-      : `${told.bays.length} bays, none larger than one batch covers.`}
-    {told.drawn
-      ? 'The way out comes last.'
-      : 'No way out is drawn on the plan: reckoned from the middle of the first wall. Draw the door that stays open.'}
-    {#if told.shut.length > 0}<b>
-        {told.shut.join(', ')}: nobody gets there dry from the way out. Coat it first and leave in
+    {#if several}
+      {floors.length} floors of one room, each whole, from the far one to the way out: {floors
+        .map((f) => f.zone)
+        .join(', then ')}.
+    {/if}
+    {several ? `${here.zone} in ` : ''}{here.bays.length === 1
+      ? `${several ? 'one' : 'One'} bay.`
+      : `${here.bays.length} bays, none larger than one batch covers.`}
+    {here.over
+      ? `It is left over ${here.over.zone}, which comes after it.`
+      : here.drawn
+        ? 'The way out comes last.'
+        : 'No way out is drawn on the plan: reckoned from the middle of the first wall. Draw the door that stays open.'}
+    {#if here.shut.length > 0}<b>
+        {here.shut.join(', ')}: nobody gets there dry from the way out. Coat it first and leave in
         spiked shoes, or open another way.</b
       >{/if}
+    {#each floors.map(trapped).filter((t) => t) as words (words)}<b> {words}</b>{/each}
   </p>
   <div class="columns">
-    <svg
-      viewBox="0 0 {WIDTH} {drawn.height}"
-      role="img"
-      aria-label="{zone.report.name} in bays: {told.bays
-        .map((b) => `${b.laid.name} ${b.laid.area.text}`)
-        .join(', ')}"
-    >
-      <defs>
-        <marker
-          id="{id}-tip"
-          viewBox="0 0 8 8"
-          refX="7"
-          refY="4"
-          markerWidth="5"
-          markerHeight="5"
-          orient="auto"><path d="M0 0L8 4L0 8z" /></marker
-        >
-      </defs>
-      {#each told.bays as bay, i (bay.laid.name)}
-        <path
-          class="bay"
-          class:next={i === told.next}
-          class:looked={i === at}
-          data-mark={bay.mark}
-          d={bay.laid.rings.map(drawn.path).join('')}
-        />
-      {/each}
-      {#each told.joints as joint, i (i)}
-        <path
-          class="joint"
-          d={joint
-            .map((c, k) => `${k === 0 ? 'M' : 'L'}${drawn.px(c.x)} ${drawn.py(c.y)}`)
-            .join('')}
-        />
-      {/each}
-      {#each looked?.laid.ribbons ?? [] as [from, to], i (i)}
-        {#if from && to}<line
-            class="ribbon"
-            x1={drawn.px(from.x)}
-            y1={drawn.py(from.y)}
-            x2={drawn.px(to.x)}
-            y2={drawn.py(to.y)}
-            marker-end="url(#{id}-tip)"
-          />{/if}
-      {/each}
-      {#each told.bays as bay, i (bay.laid.name)}
-        <text x={drawn.px(bay.laid.label.x)} y={drawn.py(bay.laid.label.y)}>{i + 1}</text>
-      {/each}
-      <g class="out" transform="translate({drawn.px(told.out.x)} {drawn.py(told.out.y)})">
-        <circle r="6" /><text y="-10">out</text>
-      </g>
-    </svg>
+    <BayMap {floors} {at} {next} />
     <div>
-      {#if looked}
+      {#if looked && floor}
         <section aria-label="The bay">
           <h2>
-            {looked.laid.name}
-            {#if at === told.next}<small>next</small>{/if}
+            {several ? `${floor.zone}, ` : ''}{looked.laid.name}
+            {#if isNext}<small>next</small>{/if}
           </h2>
           <dl>
             <dt>to cover</dt>
@@ -131,27 +111,38 @@
           <p class="soft">
             Ribbons 2 in from its sides and one down the middle, pulled towards the way out.
           </p>
-          {#if zone.batches.next && at === told.next}
+          {#if isNext && floor.zoneId !== zone.id}
             <p class="go">
-              <a href={jobHref(job.id, zone.id, layer.id, 'batch')}
-                >Mix batch {zone.batches.next.number} for it</a
+              <a href={jobHref(job.id, floor.zoneId, floor.layerId, 'batch')}
+                >Mix for it on {floor.zone}</a
               >
+            </p>
+          {:else if isNext && batch}
+            <p class="go">
+              <a href={jobHref(job.id, zone.id, layer.id, 'batch')}>Mix batch {batch} for it</a>
             </p>
           {/if}
         </section>
       {/if}
-      {#if all}<p><b>All of it is on.</b></p>{/if}
-      <ol>
-        {#each told.bays as bay, i (bay.laid.name)}
-          <li>
-            <button type="button" aria-pressed={i === at} onclick={() => (picked = i)}
-              ><b>{i + 1}</b>
-              {bay.laid.area.text} <small>{bay.batches}</small>
-              <Mark mark={bay.mark} /></button
-            >
-          </li>
-        {/each}
-      </ol>
+      {#if !next}<p><b>All of it is on.</b></p>{/if}
+      {#each floors as f, k (f.zoneId)}
+        {@const first = floors.slice(0, k).reduce((sum, x) => sum + x.bays.length, 0)}
+        {#if several}<h3>{f.zone}</h3>{/if}
+        <ol>
+          {#each f.bays as bay, i (bay.laid.name)}
+            <li>
+              <button
+                type="button"
+                aria-pressed={k === at.floor && i === at.bay}
+                onclick={() => (picked = { floor: k, bay: i })}
+                ><b>{first + i + 1}</b>
+                {bay.laid.area.text} <small>{bay.batches}</small>
+                <Mark mark={bay.mark} /></button
+              >
+            </li>
+          {/each}
+        </ol>
+      {/each}
     </div>
   </div>
 {/if}
@@ -169,69 +160,13 @@
     align-items: start;
   }
 
-  svg {
-    inline-size: 100%;
-  }
-
-  .bay {
-    fill: var(--paper);
-    stroke: var(--ink);
-    stroke-width: 2;
-    fill-rule: evenodd;
-  }
-
-  .bay[data-mark='DONE'] {
-    fill: var(--wet-wash);
-  }
-
-  .bay[data-mark='IN_HAND'] {
-    fill: var(--hold-wash);
-  }
-
-  .bay.next {
-    fill: var(--chalk-wash);
-  }
-
-  .bay.looked {
-    stroke: var(--chalk);
-    stroke-width: 5;
-  }
-
-  .joint {
-    fill: none;
-    stroke: var(--ink-soft);
-    stroke-dasharray: 7 5;
-  }
-
-  .ribbon {
-    stroke: var(--chalk);
-    stroke-width: 3;
-  }
-
-  marker path {
-    fill: var(--chalk);
-  }
-
-  text {
-    font: 600 26px var(--figures);
-    text-anchor: middle;
-    dominant-baseline: middle;
-    paint-order: stroke;
-    stroke: var(--paper);
-    stroke-width: 6px;
-  }
-
-  .out circle {
-    fill: var(--go);
-  }
-
-  .out text {
-    font-size: 17px;
-    fill: var(--go);
-  }
-
   h2 {
     font-size: 26px;
+  }
+
+  h3 {
+    margin-block-start: 12px;
+    font-size: 18px;
   }
 
   h2 small,

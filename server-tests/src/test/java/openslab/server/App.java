@@ -1,5 +1,7 @@
 package openslab.server;
 
+import static org.testng.Assert.assertEquals;
+
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -117,6 +119,14 @@ public final class App implements AutoCloseable {
 
     Answer get(String path) {
         return send(request(path).GET().build());
+    }
+
+    /** A job whose one zone, 24' 6" × 18', was put on the plan. */
+    Floor walked(String name) {
+        Floor floor = floor(name);
+        Answer answer = post(floor.zonePath() + "/walk", UUID.randomUUID(), 0, Map.of());
+        assertEquals(answer.status(), 200, answer.text());
+        return floor;
     }
 
     Answer post(String path, Object body) {

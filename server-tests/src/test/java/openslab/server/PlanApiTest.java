@@ -36,14 +36,6 @@ public class PlanApiTest {
         return app.post(path, UUID.randomUUID(), seen, body);
     }
 
-    /** A job whose one zone, 24' 6" × 18', was put on the plan. */
-    private Floor walked(String name) {
-        Floor floor = app.floor(name);
-        Answer answer = post(floor.path() + "/zones/" + floor.zone() + "/walk", 0, Map.of());
-        assertEquals(answer.status(), 200, answer.text());
-        return floor;
-    }
-
     private JsonNode plan(Floor floor) {
         return app.get(floor.path() + "/plan").body();
     }
@@ -62,7 +54,7 @@ public class PlanApiTest {
 
     @Test
     public void a_typed_zone_is_put_on_the_plan_as_it_was() {
-        Floor floor = walked("Put on the plan");
+        Floor floor = app.walked("Put on the plan");
         JsonNode plan = plan(floor);
         assertEquals(plan.path("version").asInt(), 1);
         var lengths = new ArrayList<String>();
@@ -83,7 +75,7 @@ public class PlanApiTest {
 
     @Test
     public void everything_downstream_follows_a_wall() {
-        Floor floor = walked("Follows");
+        Floor floor = app.walked("Follows");
         var form = form(plan(floor));
         run(form, 0).put("length", "30'");
         run(form, 2).put("length", "30");
@@ -98,7 +90,7 @@ public class PlanApiTest {
 
     @Test
     public void undo_goes_back_to_the_beginning_and_redo_comes_back() {
-        Floor floor = walked("Undone");
+        Floor floor = app.walked("Undone");
         for (int i = 1; i <= 3; i++) {
             var form = form(plan(floor));
             run(form, 0).put("length", 24 + i + "'");
@@ -127,7 +119,7 @@ public class PlanApiTest {
 
     @Test
     public void a_stale_plan_is_told_what_changed_in_the_words_of_the_plan() {
-        Floor floor = walked("Two screens");
+        Floor floor = app.walked("Two screens");
         var mine = form(plan(floor));
         var yours = form(plan(floor));
         run(yours, 0).put("length", "25'");
@@ -148,7 +140,7 @@ public class PlanApiTest {
 
     @Test
     public void a_corner_is_put_elsewhere() {
-        Floor floor = walked("Dragged");
+        Floor floor = app.walked("Dragged");
         String corner = floor.path() + "/plan/rooms/" + floor.zone() + "/corners/";
         Answer answer = app.put(corner + 2, 1, Map.of("to", Map.of("along", "26.5", "off", "18'")));
         assertEquals(answer.status(), 200, answer.text());
@@ -166,7 +158,7 @@ public class PlanApiTest {
 
     @Test
     public void a_part_of_the_plan_becomes_a_zone_and_both_add_up() {
-        Floor floor = walked("Parted");
+        Floor floor = app.walked("Parted");
         var form = form(plan(floor));
         ((ObjectNode) form.path("rooms").path(0))
                 .putArray("cuts")
@@ -200,7 +192,7 @@ public class PlanApiTest {
 
     @Test
     public void walls_that_do_not_close_hold_the_zone() {
-        Floor floor = walked("Open");
+        Floor floor = app.walked("Open");
         var form = form(plan(floor));
         run(form, 0).put("length", "26'");
         assertEquals(app.put(floor.path() + "/plan", 1, form).status(), 200);
@@ -213,7 +205,7 @@ public class PlanApiTest {
 
     @Test
     public void a_job_file_brings_the_plan_along() {
-        Floor floor = walked("In a file");
+        Floor floor = app.walked("In a file");
         String file = app.get("/api/job-files/" + floor.job()).text();
         String copy =
                 app.post("/api/job-files?copy=true", file).body().path("jobId").asString();
@@ -273,7 +265,7 @@ public class PlanApiTest {
 
     @Test(dataProvider = "faults")
     public void a_bad_plan_names_the_field_and_changes_nothing(String at, String value, String field) {
-        Floor floor = walked("Bad plan");
+        Floor floor = app.walked("Bad plan");
         String before = app.get(floor.path() + "/plan").text();
         var form = form(plan(floor));
         App.replace(form, "/rooms/0" + at, value);
@@ -286,7 +278,7 @@ public class PlanApiTest {
     /** A hollow of 1/2 in in the middle of nine readings: 1/2 in · 3 ft · 3 ft = 0.375 ft³ = 2.81 gal, by hand. */
     @Test
     public void levels_come_with_the_plan_and_may_have_gaps() {
-        Floor floor = walked("Levels");
+        Floor floor = app.walked("Levels");
         var form = form(plan(floor));
         ((ObjectNode) form.path("rooms").path(0))
                 .putPOJO(
@@ -314,7 +306,7 @@ public class PlanApiTest {
     /** 24.5 by 18 ft, 4 in thick: 10 ft at most, so three panels by two: cuts of 2 · 18 + 24.5 ft. */
     @Test
     public void saw_cuts_are_proposed_for_a_new_slab() {
-        Floor floor = walked("New slab");
+        Floor floor = app.walked("New slab");
         String path = floor.path() + "/plan/rooms/" + floor.zone() + "/saw-cuts?thickness=";
         JsonNode cuts = app.get(path + "4").body();
         assertEquals(cuts.path("lines").size(), 3);

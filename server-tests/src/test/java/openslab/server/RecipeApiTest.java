@@ -212,7 +212,7 @@ public class RecipeApiTest {
         String stage = floor.zonePath() + "/stages/layers/body";
         JsonNode batches = app.get(stage).body().path("batches");
         double most = batches.path("plan").path("most").path("value").asDouble();
-        JsonNode bays = app.get(stage + "/bays").body();
+        JsonNode bays = app.get(stage + "/bays").body().path("floors").path(0);
         assertEquals(bays.path("bays").size(), (int) Math.ceil(72 / most), bays.toString());
         assertFalse(bays.path("drawn").asBoolean());
         assertEquals(bays.path("next").asInt(), 0);
@@ -235,7 +235,14 @@ public class RecipeApiTest {
                         Map.of("volume", volume, "area", "20 m²", "inA", a + " kg", "inB", 0.9 * b + " kg")));
         JsonNode logged = app.get(stage).body().path("batches").path("logged").path(0);
         assertEquals(logged.path("weighed").path("call").asString(), "ADD", logged.toString());
-        assertEquals(app.get(stage + "/bays").body().path("next").asInt(), 1);
+        assertEquals(
+                app.get(stage + "/bays")
+                        .body()
+                        .path("floors")
+                        .path(0)
+                        .path("next")
+                        .asInt(),
+                1);
     }
 
     /** 10 % of acetone in a sealer, and what the place allows of solvent. */

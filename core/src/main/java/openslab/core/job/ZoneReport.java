@@ -13,6 +13,7 @@ import openslab.core.floor.Outline;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
 import openslab.core.prep.ProfileNeed;
+import openslab.core.product.Clock;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
@@ -286,5 +287,14 @@ public record ZoneReport(
             return title + ", " + done + " of " + prep.steps().size();
         }
         return prep.opens() ? title + ", " + prep.need() : title;
+    }
+
+    /** When somebody may walk on what was put on last; empty where somebody may at {@code now}, and where nothing is on. */
+    public Optional<Instant> wetUntil(Instant now) {
+        return layers.stream()
+                .filter(LayerReport::coated)
+                .reduce((under, top) -> top)
+                .flatMap(l -> l.at(Clock.LIGHT_FOOT).or(() -> l.at(Clock.RECOAT_OPENS)))
+                .filter(now::isBefore);
     }
 }

@@ -18,6 +18,7 @@ import openslab.core.system.FloorSystem;
 import openslab.core.system.LayerChecks;
 import openslab.server.buy.TakeOffs;
 import openslab.server.job.JobViews;
+import openslab.server.job.KnownJob;
 import openslab.server.job.KnownZone;
 import openslab.server.job.PhotoStore;
 import openslab.server.job.ZoneReader;
@@ -123,10 +124,7 @@ class LayStageController {
     @GetMapping("/layers/{layerId}")
     LayerStage layer(@PathVariable UUID jobId, @PathVariable UUID zoneId, @PathVariable String layerId) {
         return reader.job(jobId, job -> {
-            KnownZone zone = job.zones().stream()
-                    .filter(z -> z.stored().id().equals(zoneId))
-                    .findFirst()
-                    .orElseThrow(() -> new NotHere("zoneId", zoneId));
+            KnownZone zone = zone(job, zoneId);
             LayerReport layer = zone.report().layers().stream()
                     .filter(l -> l.id().equals(layerId))
                     .findFirst()
@@ -163,23 +161,17 @@ class LayStageController {
         });
     }
 
-    /** The floor in the bays that a layer is put on in, and how far it is. */
+    private static KnownZone zone(KnownJob job, UUID zoneId) {
+        return job.zones().stream()
+                .filter(z -> z.stored().id().equals(zoneId))
+                .findFirst()
+                .orElseThrow(() -> new NotHere("zoneId", zoneId));
+    }
+
+    /** The floor in the bays that a layer is put on in, and how far it is; with the floors of its room that get the same. */
     @GetMapping("/layers/{layerId}/bays")
     LayerBays bays(@PathVariable UUID jobId, @PathVariable UUID zoneId, @PathVariable String layerId) {
-        return reader.zone(jobId, zoneId, zone -> {
-            LayerReport layer = zone.report().layers().stream()
-                    .filter(l -> l.id().equals(layerId))
-                    .findFirst()
-                    .orElseThrow(() -> new NotHere("layerId", layerId));
-            var planned = LayerBatches.of(
-                    zone.facts(),
-                    layer,
-                    zone.report().layers(),
-                    m2 -> bays.batches(zone, m2),
-                    zone.units(),
-                    zone.now());
-            return LayerBays.of(zone, layer, planned, bays);
-        });
+        return reader.job(jobId, job -> LayerBays.of(job, zone(job, zoneId), layerId, bays));
     }
 
     /** Which systems there are for this floor, in order, and which are refused. */

@@ -1,73 +1,159 @@
 package openslab.server.lay;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.job.LayerBatches;
 import openslab.core.job.LayerReport;
 import openslab.core.job.Mark;
+import openslab.core.layout.Ground;
 import openslab.core.layout.bay.Bays;
+import openslab.core.layout.bay.FloorOrder;
 import openslab.core.mix.BatchPlan;
+import openslab.server.job.KnownJob;
 import openslab.server.job.KnownZone;
+import openslab.server.web.NotHere;
 
 /**
- * The bays of a floor as one layer is put on in them.
+ * The floors that get one material in one room, in the bays that it is put on in.
  *
- * @param bays in the order in which they are coated
- * @param floor its parts, each its outer ring first; {@code joints} on it
- * @param out the way out; {@code drawn} whether somebody drew it
- * @param shut names of bays that nobody gets to from there
- * @param next index of the bay that comes next; all of them where all are on
+ * @param floors the one that is coated first stands first
+ * @param here which of them was asked for
  */
-record LayerBays(
-        long changes,
-        List<BayView> bays,
-        List<List<List<Corner>>> floor,
-        List<List<Corner>> joints,
-        Corner out,
-        boolean drawn,
-        List<String> shut,
-        int next) {
+record LayerBays(long changes, List<FloorBays> floors, int here) {
+    /**
+     * One floor.
+     *
+     * @param layerId which of its layers it is
+     * @param bays in the order in which they are coated
+     * @param floor its parts, each its outer ring first; {@code joints} on it
+     * @param out the way out; {@code drawn} whether somebody drew it
+     * @param over the floor that it is left over; empty where it has a way out of its own
+     * @param shut names of bays that nobody gets to from there
+     * @param next index of the bay that comes next; all of them where all are on
+     */
+    record FloorBays(
+            String zoneId,
+            String zone,
+            String layerId,
+            List<BayView> bays,
+            List<List<List<Corner>>> floor,
+            List<List<Corner>> joints,
+            Corner out,
+            boolean drawn,
+            Optional<Over> over,
+            List<String> shut,
+            int next) {}
+
     /** @param batches which batches are for it: "batch 2", "batches 3 to 5"; empty where none are planned */
     record BayView(Bays.Laid laid, String batches, Mark mark) {}
+
+    /**
+     * The floor that another is left over.
+     *
+     * @param wetUntil when somebody may walk on what lies on it; empty where somebody may now
+     * @param begun whether the same was put on there already, so that whoever coats the floor behind it is shut in
+     */
+    record Over(String zone, Optional<Instant> wetUntil, boolean begun) {}
 
     /** OURS: what keeps in its can is put on from wet edge to wet edge, half an hour at a time. */
     private static final double WET_EDGE_MIN = 30;
 
-    static LayerBays of(KnownZone zone, LayerReport layer, LayerBatches batches, ZoneBays zoneBays) {
-        double most = batches.plan().map(p -> p.most().base()).orElse(ZoneBays.pace(zone) * WET_EDGE_MIN);
-        Bays bays = zoneBays.of(zone, most);
-        boolean on = layer.mark() == Mark.DONE || layer.started() == LayerReport.Started.COATED;
-        int logged = batches.logged().size();
-        var views = new ArrayList<BayView>();
-        int next = on ? bays.bays().size() : -1;
-        for (int i = 0; i < bays.bays().size(); i++) {
-            int at = i;
-            var run = batches.plan().flatMap(p -> p.runs().stream()
-                    .filter(r -> r.from() <= at && at < r.to())
-                    .findFirst());
-            Mark mark = on ? Mark.DONE : run.map(r -> mark(r, logged)).orElse(Mark.NOT_STARTED);
-            if (next < 0 && mark != Mark.DONE) {
-                next = i;
+    /** @throws NotHere where {@code zone} has no such layer */
+    static LayerBays of(KnownJob job, KnownZone zone, String layerId, ZoneBays zoneBays) {
+        return new Telling(job, zone, layer(zone, layerId), zoneBays).bays();
+    }
+
+    private static LayerReport layer(KnownZone zone, String layerId) {
+        return zone.report().layers().stream()
+                .filter(l -> l.id().equals(layerId))
+                .findFirst()
+                .orElseThrow(() -> new NotHere("layerId", layerId));
+    }
+
+    private record Telling(KnownJob job, KnownZone zone, LayerReport layer, ZoneBays zoneBays) {
+        LayerBays bays() {
+            Ground ground = zoneBays.ground(zone);
+            String id = zone.facts().id();
+            var floors = new ArrayList<FloorBays>();
+            int here = 0;
+            for (FloorOrder.Left left : FloorOrder.of(ground).floors()) {
+                if (left.zoneId().equals(id)) {
+                    here = floors.size();
+                    floors.add(floor(zone, layer, ground, left));
+                } else if (ground.isOneRoom(id, left.zoneId())) {
+                    KnownZone other = known(left.zoneId());
+                    same(other).ifPresent(l -> floors.add(floor(other, l, ground, left)));
+                }
             }
-            views.add(new BayView(bays.bays().get(i), run.map(LayerBays::words).orElse(""), mark));
+            return new LayerBays(job.stored().changes(), floors, here);
         }
-        return new LayerBays(
-                zone.job().changes(),
-                views,
-                zone.facts().shape().parts(),
-                zoneBays.joints(zone),
-                bays.out(),
-                bays.drawn(),
-                bays.shut(),
-                next < 0 ? views.size() : next);
-    }
 
-    private static Mark mark(BatchPlan.BatchRun run, int logged) {
-        return logged >= run.last() ? Mark.DONE : logged >= run.first() ? Mark.IN_HAND : Mark.NOT_STARTED;
-    }
+        private KnownZone known(String id) {
+            return job.zones().stream()
+                    .filter(z -> z.facts().id().equals(id))
+                    .findFirst()
+                    .orElseThrow();
+        }
 
-    private static String words(BatchPlan.BatchRun run) {
-        return run.first() == run.last() ? "batch " + run.first() : "batches " + run.first() + " to " + run.last();
+        /** The same material, in the same place of what goes on. */
+        private Optional<LayerReport> same(KnownZone other) {
+            return other.report().layers().stream()
+                    .filter(l -> l.role() == layer.role()
+                            && l.sheet().slug().equals(layer.sheet().slug()))
+                    .findFirst();
+        }
+
+        private FloorBays floor(KnownZone of, LayerReport l, Ground ground, FloorOrder.Left left) {
+            LayerBatches batches = LayerBatches.of(
+                    of.facts(), l, of.report().layers(), m2 -> zoneBays.batches(of, m2), of.units(), of.now());
+            double most = batches.plan().map(p -> p.most().base()).orElse(ZoneBays.pace(of) * WET_EDGE_MIN);
+            Bays bays = ZoneBays.of(of, ground, left, most);
+            boolean on = l.mark() == Mark.DONE || l.started() == LayerReport.Started.COATED;
+            int logged = batches.logged().size();
+            var views = new ArrayList<BayView>();
+            int next = on ? bays.bays().size() : -1;
+            for (int i = 0; i < bays.bays().size(); i++) {
+                int at = i;
+                var run = batches.plan().flatMap(p -> p.runs().stream()
+                        .filter(r -> r.from() <= at && at < r.to())
+                        .findFirst());
+                Mark mark = on ? Mark.DONE : run.map(r -> mark(r, logged)).orElse(Mark.NOT_STARTED);
+                if (next < 0 && mark != Mark.DONE) {
+                    next = i;
+                }
+                views.add(
+                        new BayView(bays.bays().get(i), run.map(Telling::words).orElse(""), mark));
+            }
+            return new FloorBays(
+                    left.zoneId(),
+                    of.facts().name(),
+                    l.id(),
+                    views,
+                    ground.parts(left.zoneId()),
+                    ground.joints(left.zoneId()),
+                    bays.out(),
+                    bays.drawn(),
+                    left.over().map(this::known).map(this::over),
+                    bays.shut(),
+                    next < 0 ? views.size() : next);
+        }
+
+        private Over over(KnownZone other) {
+            boolean begun = same(other)
+                    .filter(l -> l.started() == LayerReport.Started.COATED || l.batchesLogged() > 0)
+                    .isPresent();
+            return new Over(other.facts().name(), other.report().wetUntil(job.now()), begun);
+        }
+
+        private static Mark mark(BatchPlan.BatchRun run, int logged) {
+            return logged >= run.last() ? Mark.DONE : logged >= run.first() ? Mark.IN_HAND : Mark.NOT_STARTED;
+        }
+
+        private static String words(BatchPlan.BatchRun run) {
+            return run.first() == run.last() ? "batch " + run.first() : "batches " + run.first() + " to " + run.last();
+        }
     }
 }

@@ -88,7 +88,7 @@ class LayerStampsController {
         Stamping stamping = Stamping.of(zone.facts(), layer, paces.all(), zone.units(), zone.now())
                 .orElseThrow(() -> new NotHere("stamps of layerId", layerId));
         Corner out = bays.out(zone);
-        List<List<List<Corner>>> floor = zone.facts().shape().parts();
+        List<List<List<Corner>>> floor = bays.ground(zone).parts(zone.facts().id());
         Stamps stamps = Stamps.of(floor, out, rules, stamping.most(), stamping.paceM2PerMin(), zone.units());
         return new LayerStamps(zone.job().changes(), form, stamps, stamping.most(), out, floor);
     }

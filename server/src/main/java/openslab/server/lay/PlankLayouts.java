@@ -5,6 +5,7 @@ import java.util.UUID;
 import java.util.function.BiFunction;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.job.LayerChoice;
+import openslab.core.layout.Ground;
 import openslab.core.layout.plank.Planks;
 import openslab.server.job.KnownZone;
 import openslab.server.job.ZoneReader;
@@ -36,8 +37,9 @@ public class PlankLayouts {
         PlankStore.Stored stored =
                 store.find(of(zone, layerId)).orElseGet(() -> new PlankStore.Stored(0, PlankForm.usual(zone.units())));
         PlankForm.Read read = stored.form().read(zone.units());
-        List<List<List<Corner>>> floor = zone.facts().shape().parts();
-        List<List<Corner>> joints = bays.joints(zone);
+        Ground ground = bays.ground(zone);
+        List<List<List<Corner>>> floor = ground.parts(zone.facts().id());
+        List<List<Corner>> joints = ground.joints(zone.facts().id());
         Planks planks = Planks.ofParts(floor, joints, read.rules(), read.nudges(), zone.units());
         return new LayerPlanks(
                 zone.job().changes(),

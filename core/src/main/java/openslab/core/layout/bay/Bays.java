@@ -65,20 +65,20 @@ public record Bays(List<Laid> bays, Corner out, boolean drawn, List<String> shut
     /**
      * @param parts of the floor, each its outer ring first
      * @param joints where coating stops
-     * @param exits places that lead out, nearest first where there are several; the first wall's middle where there is none
+     * @param exit where somebody gets out; the first wall's middle where nobody drew that
      * @param mostM2 what one bay may be at most
      * @param paceM2PerMin of the crew
      */
     public static Bays of(
             List<List<List<Corner>>> parts,
             List<List<Corner>> joints,
-            List<Corner> exits,
+            Optional<Corner> exit,
             double mostM2,
             double paceM2PerMin,
             UnitSystem system) {
         double most = Math.max(mostM2, areaM2(parts) / MOST_STRIPS);
         List<Polygon> cells = Cells.of(parts, joints, most);
-        Corner out = exits.isEmpty() ? middleOfFirst(parts) : exits.get(0);
+        Corner out = exit.orElseGet(() -> middleOfFirst(parts));
         var borders = new Borders(cells);
         int at = nearest(cells, out);
         List<List<Integer>> groups = Grouping.of(Borders.areas(cells), borders.neighbours(), most, at);
@@ -87,13 +87,13 @@ public record Bays(List<Laid> bays, Corner out, boolean drawn, List<String> shut
                 .toList();
         var between = new Borders(bays);
         Geometry door = point(out);
-        int exit = nearest(bays, out);
+        int last = nearest(bays, out);
         List<List<Integer>> neighbours = between.neighbours();
         List<Integer> order =
-                DryOrder.of(neighbours, exit, i -> bays.get(i).getCentroid().distance(door));
+                DryOrder.of(neighbours, last, i -> bays.get(i).getCentroid().distance(door));
         var laid = new ArrayList<Laid>();
         var shut = new ArrayList<String>();
-        boolean[] reached = reached(neighbours, exit);
+        boolean[] reached = reached(neighbours, last);
         for (int bay : order) {
             String name = "bay " + (laid.size() + 1);
             Geometry shape = bays.get(bay);
@@ -109,7 +109,7 @@ public record Bays(List<Laid> bays, Corner out, boolean drawn, List<String> shut
                     ribbons(shape, out),
                     inside(shape)));
         }
-        return new Bays(laid, out, !exits.isEmpty(), shut);
+        return new Bays(laid, out, exit.isPresent(), shut);
     }
 
     private static double areaM2(List<List<List<Corner>>> parts) {

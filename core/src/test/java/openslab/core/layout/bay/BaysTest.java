@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import openslab.core.Formula;
@@ -36,7 +37,7 @@ public class BaysTest {
     }
 
     private static Bays bays(List<List<Corner>> rings, List<List<Corner>> joints, Corner exit, double most) {
-        return Bays.of(List.of(rings), joints, List.of(exit), most, 1, METRIC);
+        return Bays.of(List.of(rings), joints, Optional.of(exit), most, 1, METRIC);
     }
 
     /**
@@ -82,7 +83,7 @@ public class BaysTest {
 
     @Test
     public void where_nobody_drew_a_way_out_one_is_reckoned() {
-        Bays bays = Bays.of(List.of(List.of(box(0, 0, 12, 5))), List.of(), List.of(), 16, 1, METRIC);
+        Bays bays = Bays.of(List.of(List.of(box(0, 0, 12, 5))), List.of(), Optional.empty(), 16, 1, METRIC);
         assertFalse(bays.drawn());
         assertEquals(bays.out(), new Corner(6, 0));
     }
