@@ -1807,6 +1807,7 @@ export interface components {
             slug: string;
         };
         Broadcast: components["schemas"]["Material"] & {
+            classes: components["schemas"]["Thrown"][];
             /** Format: double */
             kgPerM2: number;
             toRefusal: boolean;
@@ -1915,6 +1916,10 @@ export interface components {
         ChoicesView: {
             quantities: components["schemas"]["Named"][];
             timeFormats: components["schemas"]["Named"][];
+        };
+        ClassView: {
+            name: string;
+            rate: string;
         };
         Closed: {
             closure: components["schemas"]["Closure"];
@@ -3811,6 +3816,7 @@ export interface components {
             volumeSolids: string;
         };
         SheetView: {
+            classes: components["schemas"]["ClassView"][];
             digest: string;
             films: components["schemas"]["FigureView"][];
             form: components["schemas"]["SheetForm"];
@@ -4195,6 +4201,11 @@ export interface components {
             /** @enum {string} */
             thinner: "ACETONE" | "XYLENE" | "WATER";
             voc?: components["schemas"]["FigureView"];
+        };
+        Thrown: {
+            /** Format: double */
+            kgPerM2: number;
+            name: string;
         };
         Tick: {
             /** Format: date-time */

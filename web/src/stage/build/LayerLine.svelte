@@ -102,8 +102,29 @@
     <form novalidate onsubmit={(event) => void save(event)}>
       <label
         ><span>Laid at, empty for the sheet’s rate</span>
-        <input bind:value={rate} placeholder={units === 'US' ? 'ft²/gal' : 'm²/L'} /></label
+        <input
+          bind:value={rate}
+          placeholder={layer.role === 'BROADCAST'
+            ? units === 'US'
+              ? 'lb/ft²'
+              : 'kg/m²'
+            : mine?.form.kind === 'POWDER'
+              ? units === 'US'
+                ? 'in'
+                : 'mm'
+              : units === 'US'
+                ? 'ft²/gal'
+                : 'm²/L'}
+        /></label
       >
+      {#if mine && mine.classes.length > 0}
+        <p class="classes">
+          By its sheet:
+          {#each mine.classes as c (c.name)}
+            <Button kind="quiet" onclick={() => (rate = c.rate)}>{c.name}, {c.rate}</Button>
+          {/each}
+        </p>
+      {/if}
       <label
         ><span>Held back for touching up</span>
         <input bind:value={reserve} placeholder="%" /></label

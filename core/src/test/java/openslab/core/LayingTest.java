@@ -112,7 +112,7 @@ public class LayingTest {
 
     @Test
     public void what_is_thrown_is_weighed_against_the_plan() {
-        var flake = new Broadcast(0.6, true);
+        var flake = new Broadcast(0.6, true, List.of());
         var planned = TakeOff.of(80, flake, Allowance.of(0.1), METRIC);
         // 52.8 kg planned; 24 kg over 30 m² are 0.8 kg/m²: the other 50 m² take 40, and 28.8 are left
         Used used = Used.of(List.of(new Used.Batch(24, 30)), planned, 80, flake, METRIC)

@@ -134,7 +134,7 @@ public class MixAndCureTest {
     public void flake_is_split_into_equal_bays() {
         // STANDARDS 11.3: 500 ft² at 0.12 lb/ft² is 60 lb, two boxes of 40; over 3 bays 20 lb each, allowance left out
         var crew = new Crew(1, 0.8, Allowance.of(0), 1000);
-        var flake = new Broadcast(Unit.POUND_PER_SQUARE_FOOT.toBase(0.12), true);
+        var flake = new Broadcast(Unit.POUND_PER_SQUARE_FOOT.toBase(0.12), true, List.of());
         double areaM2 = Unit.SQUARE_FOOT.toBase(500);
         Figure amount = TakeOff.mass(areaM2, flake, crew.allowance(), US);
         assertEquals(Unit.POUND.fromBase(amount.base()), 60, 1e-9);

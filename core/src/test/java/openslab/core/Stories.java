@@ -121,7 +121,7 @@ public final class Stories {
                 "flake",
                 "Flake",
                 LayerRole.BROADCAST,
-                new Broadcast(0.6, true),
+                new Broadcast(0.6, true, List.of()),
                 Optional.empty(),
                 Map.of(),
                 List.of(new Kit("box", 18, 12_000)),

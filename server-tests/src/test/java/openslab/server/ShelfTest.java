@@ -179,6 +179,40 @@ public class ShelfTest {
         assertEquals(app.post("/api/sheets", form).faultyFields(), List.of("name"));
     }
 
+    /** How else it is thrown is the sheet's: makers differ. 0.05 lb/ft² over 441 ft², a tenth lost, is 24.255 lb. */
+    @Test
+    public void flake_is_thrown_by_the_classes_of_its_sheet() {
+        JsonNode flake = app.sheet("vinyl-flake");
+        JsonNode medium = flake.path("classes").path(1);
+        assertEquals(medium.path("name").asString(), "medium");
+        App.Floor floor = app.floor("Medium flake");
+        JsonNode put = app.put(
+                        floor.zonePath() + "/layers/flake",
+                        app.get(floor.path()).body().path("version").asInt(),
+                        Map.of(
+                                "sheet",
+                                flake.path("digest").asString(),
+                                "rate",
+                                medium.path("rate").asString()))
+                .body();
+        assertTrue(put.path("version").asInt() > 0, put.toString());
+        String amount = app.get(floor.zonePath() + "/stages/layers/flake")
+                .body()
+                .path("report")
+                .path("layers")
+                .path(0)
+                .path("amount")
+                .path("text")
+                .asString();
+        assertEquals(amount, "24.26\u00a0lb");
+        var form = (ObjectNode) flake.path("form").deepCopy();
+        form.put("name", "Flake in hand").remove("slug");
+        for (String wrong : List.of("0.05 lb/ft²", "light: a handful", "light: 0.02 lb/ft²; light: 0.03 lb/ft²")) {
+            ((ObjectNode) form.path("numbers")).put("classes", wrong);
+            assertEquals(app.post("/api/sheets", form).faultyFields(), List.of("numbers.classes"), wrong);
+        }
+    }
+
     @Test
     public void a_job_keeps_the_sheet_it_was_planned_with() {
         Floor floor = app.floor("Keeps its sheet");

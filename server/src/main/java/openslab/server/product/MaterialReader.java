@@ -1,5 +1,7 @@
 package openslab.server.product;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -40,6 +42,7 @@ final class MaterialReader {
     private final Map<String, Value> flat = new TreeMap<>();
     private Map<String, Value> numbers = Map.of();
     private Value thrown;
+    private List<Broadcast.Thrown> classes = List.of();
     private TwoPart.First first;
 
     MaterialReader(SheetForm form, LayerRole role, UnitSystem units, Faults faults) {
@@ -92,6 +95,7 @@ final class MaterialReader {
         ordered("usual", "deep");
         wetted();
         within();
+        classes = readClasses();
     }
 
     /** Ounces heard for quarts: less water than this wets no bag. */
@@ -220,8 +224,34 @@ final class MaterialReader {
             case BROADCAST ->
                 new Broadcast(
                         thrown.base(),
-                        !has("refusal") || numbers.get("refusal").typed().equals("yes"));
+                        !has("refusal") || numbers.get("refusal").typed().equals("yes"),
+                        classes);
         };
+    }
+
+    /** How else it is thrown: a name and a rate, apart by semicolons. */
+    private List<Broadcast.Thrown> readClasses() {
+        if (!has("classes")) {
+            return List.of();
+        }
+        var read = new ArrayList<Broadcast.Thrown>();
+        for (String one : numbers.get("classes").typed().split(";")) {
+            int colon = one.lastIndexOf(':');
+            String name = one.substring(0, Math.max(0, colon)).strip();
+            if (name.isEmpty() || read.stream().anyMatch(c -> c.name().equalsIgnoreCase(name))) {
+                faults.add(
+                        "numbers.classes",
+                        one.strip(),
+                        "a name and a rate, each name once, such as light: 0.02 lb/ft²");
+                continue;
+            }
+            Value rate = faults.read(() -> SheetFields.BROADCAST.parse(
+                    "numbers.classes", one.substring(colon + 1).strip(), units));
+            if (rate != null) {
+                read.add(new Broadcast.Thrown(name, rate.base()));
+            }
+        }
+        return read;
     }
 
     /** Empty while it is at fault itself. */

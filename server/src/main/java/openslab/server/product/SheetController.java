@@ -13,9 +13,11 @@ import openslab.core.product.Material;
 import openslab.core.product.Suits;
 import openslab.core.product.Traits;
 import openslab.core.product.Waiver;
+import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.system.Film;
 import openslab.server.store.Writes;
@@ -38,8 +40,18 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/sheets")
 class SheetController {
-    /** @param films wet and dry film of one coat, with their working; empty for a broadcast */
-    record SheetView(String slug, String digest, String name, String role, SheetForm form, List<Figure> films) {
+    /**
+     * @param films wet and dry film of one coat, with their working; empty for a broadcast
+     * @param classes how else a broadcast is thrown, as its sheet has it
+     */
+    record SheetView(
+            String slug,
+            String digest,
+            String name,
+            String role,
+            SheetForm form,
+            List<Figure> films,
+            List<ClassView> classes) {
         static SheetView of(SheetStore.Stored s) {
             UnitSystem units = UnitSystem.valueOf(s.form().units());
             return new SheetView(
@@ -52,9 +64,18 @@ class SheetController {
                             .liquid()
                             .filter(Liquid::isFilm)
                             .map(l -> List.of(Film.wet(l, units), Film.dry(l, units)))
+                            .orElse(List.of()),
+                    s.sheet()
+                            .broadcast()
+                            .map(b -> b.classes().stream()
+                                    .map(c -> new ClassView(
+                                            c.name(), Show.in(units, Dimension.MASS_PER_AREA, c.kgPerM2())))
+                                    .toList())
                             .orElse(List.of()));
         }
     }
+
+    record ClassView(String name, String rate) {}
 
     /** What may be keyed into a sheet. */
     record SheetFieldsView(

@@ -150,7 +150,10 @@ final class SheetFields {
                     Field.quantity("depth", "Laid", Unit.INCH, Unit.MILLIMETRE, 0.0001, 0.3, "deep"),
                     Field.quantity("lift", "At once at most", Unit.INCH, Unit.MILLIMETRE, 0.0001, 0.3, "")),
             Material.Kind.BROADCAST,
-            List.of(Field.yesNo("refusal", "Fed until the coat takes no more").ifWanted())));
+            List.of(
+                    Field.yesNo("refusal", "Fed until the coat takes no more").ifWanted(),
+                    Field.words("classes", "Thrown otherwise", 80, "light: 0.02 lb/ft²; medium: 0.05 lb/ft²")
+                            .ifWanted())));
 
     static final List<Field> HANDLING = List.of(
             Field.quantity("stir", "Each part stirred", Unit.MINUTE, 0, 60, "").ifWanted(),
