@@ -198,8 +198,8 @@ export const buyTogether = (jobId: string, key: string, jobs: string[]) =>
 export const placeOrder = (jobId: string, key: string, body: OrderForm) =>
   post('/api/jobs/{jobId}/orders', { in: { jobId }, key, body });
 
-export const strikeOrder = (jobId: string, orderId: string, key: string) =>
-  post('/api/jobs/{jobId}/orders/{orderId}/strike', { in: { jobId, orderId }, key });
+export const strikeOrder = (jobId: string, orderId: string, key: string, by: string) =>
+  post('/api/jobs/{jobId}/orders/{orderId}/strike', { in: { jobId, orderId }, key, body: { by } });
 
 export const noteDelivery = (jobId: string, key: string, body: DeliveryForm) =>
   post('/api/jobs/{jobId}/deliveries', { in: { jobId }, key, body });

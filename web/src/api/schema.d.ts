@@ -2132,6 +2132,27 @@ export interface components {
             size?: string;
             slug: string;
         };
+        DeliveryPart: {
+            at: string;
+            bestBefore: string;
+            boxed: boolean;
+            by: string;
+            colour: string;
+            faults: string[];
+            id: string;
+            liquid: boolean;
+            lot: string;
+            maker: string;
+            note: string;
+            /** Format: int32 */
+            number: number;
+            ordered: string;
+            pack: string;
+            sheet: string;
+            /** Format: double */
+            size: number;
+            title: string;
+        };
         DoorForm: {
             along: string;
             exit: boolean;
@@ -2474,11 +2495,13 @@ export interface components {
             version: number;
         };
         JobFile: {
+            deliveries: components["schemas"]["DeliveryPart"][];
             format: string;
             /** Format: int32 */
             formatVersion: number;
             id: string;
             job: components["schemas"]["JobForm"];
+            orders: components["schemas"]["OrderPart"][];
             plan: components["schemas"]["PlanForm"];
             /** Format: int32 */
             revision: number;
@@ -2752,6 +2775,13 @@ export interface components {
             slug: string;
             title: string;
             way: string;
+        };
+        LayoutPart: {
+            /** Format: int32 */
+            cycle: number;
+            layer: string;
+            planks: components["schemas"]["PlankForm"];
+            stamps: components["schemas"]["StampForm"];
         };
         LeadZone: {
             area: string;
@@ -3134,6 +3164,26 @@ export interface components {
             number: string;
             pack: string;
             what: string;
+        };
+        OrderLinePart: {
+            colour: string;
+            /** Format: int64 */
+            eachCents: number;
+            /** Format: int32 */
+            number: number;
+            pack: string;
+            /** Format: double */
+            size: number;
+            title: string;
+            what: string;
+        };
+        OrderPart: {
+            at: string;
+            by: string;
+            id: string;
+            lines: components["schemas"]["OrderLinePart"][];
+            note: string;
+            supplier: string;
         };
         OutForm: {
             by: string;
@@ -4440,6 +4490,7 @@ export interface components {
             facts: components["schemas"]["ZoneForm"];
             id: string;
             layers: components["schemas"]["LayerPart"][];
+            layouts: components["schemas"]["LayoutPart"][];
             log: components["schemas"]["EntryPart"][];
         };
         ZoneReport: {
@@ -5110,7 +5161,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StrikeForm"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

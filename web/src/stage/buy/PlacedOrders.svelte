@@ -6,9 +6,9 @@
   import Button from '../../parts/Button.svelte';
   import Fold from '../../parts/Fold.svelte';
   import Trouble from '../../parts/Trouble.svelte';
-  import { FormState } from '../../parts/form.svelte';
   import { when } from '../../parts/time';
   import { money } from './money';
+  import { Signing } from './signing.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -17,11 +17,11 @@
   }
 
   let { desk, job, orders }: Props = $props();
-  const sending = new FormState();
+  const sending = new Signing();
 
   const strike = (order: PlacedOrder) =>
-    void sending.send(order.id, (key) =>
-      desk.bought(strikeOrder(job.id, order.id, key), 'Order struck'),
+    void sending.sign(['strike', order.id], (key) =>
+      desk.bought(strikeOrder(job.id, order.id, key, sending.by || 'somebody'), 'Order struck'),
     );
 </script>
 

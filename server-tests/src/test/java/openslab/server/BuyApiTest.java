@@ -16,6 +16,7 @@ import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /**
  * What is bought, ordered and delivered, through the API. A floor of 24 ft 6 in by 18 ft is 441 ft²; its primer at 250 ft²/gal and a
@@ -59,10 +60,10 @@ public class BuyApiTest {
         return figure.path("value").asDouble();
     }
 
-    private static Map<String, Object> delivery(String slug, String pack, String number, String... more) {
+    private static Map<String, Object> delivery(String slug, String pack, String number, Object... more) {
         var form = new HashMap<String, Object>(Map.of("slug", slug, "pack", pack, "number", number, "by", "Ana"));
         for (int i = 0; i < more.length; i += 2) {
-            form.put(more[i], more[i + 1]);
+            form.put((String) more[i], more[i + 1]);
         }
         return form;
     }
@@ -132,13 +133,62 @@ public class BuyApiTest {
                 .contains("on the site or in the store"));
 
         String order = came.body().at("/orders/0/id").asString();
-        Answer struck = app.post(floor.path() + "/orders/" + order + "/strike", Map.of());
+        Answer struck = app.post(floor.path() + "/orders/" + order + "/strike", Map.of("by", "Ana"));
         assertEquals(struck.body().path("orders").size(), 0);
         assertTrue(material(struck.body(), PRIMER).at("/toBuy/value").asDouble() > 0);
         assertEquals(
-                app.post(floor.path() + "/orders/" + order + "/strike", Map.of())
+                app.post(floor.path() + "/orders/" + order + "/strike", Map.of("by", "Ana"))
                         .status(),
                 404);
+    }
+
+    /** Ordered and come: who opens the file reckons with both, and a damaged one is told where. */
+    @Test
+    public void what_was_bought_travels_in_the_job_file() {
+        Floor floor = floor("Rigging loft");
+        JsonNode line = takeOff(floor).at("/takeOff/bill/suppliers/0/lines/0");
+        var wanted = Map.of(
+                "what", line.path("what").asString(), "pack", line.path("pack").asString(), "number", "2");
+        app.post(floor.path() + "/orders", Map.of("by", "Ana", "note", "by Friday", "lines", List.of(wanted)));
+        app.post(
+                floor.path() + "/deliveries",
+                delivery(
+                        PRIMER,
+                        "Kit, 1.5 gal",
+                        "1",
+                        "lot",
+                        "K9",
+                        "faults",
+                        List.of("LUMPS"),
+                        "bestBefore",
+                        "2027-04-01"));
+        app.post(floor.path() + "/deliveries", delivery(PRIMER, "Kit, 3 gal", "1", "lot", "K8", "boxed", true));
+        var file = (ObjectNode) app.get("/api/job-files/" + floor.job()).body();
+        assertEquals(file.path("orders").size(), 1);
+        assertEquals(file.path("deliveries").size(), 2);
+        String copy =
+                app.post("/api/job-files?copy=true", file).body().path("jobId").asString();
+        JsonNode there = app.get("/api/jobs/" + copy + "/take-off").body();
+        assertEquals(there.at("/orders/0/note").asString(), "by Friday");
+        JsonNode here = takeOff(floor);
+        for (String at : List.of("/toBuy/value", "/ordered/value", "/onSite/value")) {
+            assertEquals(material(there, PRIMER).at(at), material(here, PRIMER).at(at), at);
+        }
+        // here it is already, each under its own id
+        assertEquals(app.post("/api/job-files", file).status(), 422);
+        ((ObjectNode) file.at("/orders/0/lines/0")).put("number", 0);
+        assertEquals(app.post("/api/job-files?copy=true", file).faultyFields(), List.of("orders[0].lines[0].number"));
+        ((ObjectNode) file.at("/orders/0/lines/0")).put("number", 1);
+        ((ObjectNode) file.at("/deliveries/1"))
+                .put("by", "")
+                .put("size", -1)
+                .putArray("faults")
+                .add("ODD");
+        assertEquals(
+                app.post("/api/job-files?copy=true", file).faultyFields().stream()
+                        .sorted()
+                        .toList(),
+                List.of("deliveries[1].by", "deliveries[1].faults[0]", "deliveries[1].size"));
     }
 
     @Test

@@ -12,6 +12,7 @@ import openslab.server.App.Answer;
 import openslab.server.App.Floor;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A floor in planks: laid out, nudged, kept over a restart, printed to scale, and refused field by field. */
 public class PlankApiTest {
@@ -95,6 +96,24 @@ public class PlankApiTest {
             assertEquals(kept.path("version").asInt(), 2);
             assertEquals(kept.at("/form/nudges/0/by").asString(), "2 in");
             assertTrue(kept.at("/ends/0/nudged").asBoolean());
+            var file = (ObjectNode) again.get("/api/job-files/" + floor.job()).body();
+            JsonNode taken = again.post("/api/job-files?copy=true", file).body();
+            JsonNode copied = again.get("/api/jobs/" + taken.path("jobId").asString())
+                    .body()
+                    .at("/zones/0/id");
+            JsonNode there = again.get(
+                            "/api/jobs/" + taken.path("jobId").asString() + "/zones/" + copied.asString() + LAYER)
+                    .body();
+            assertEquals(there.path("form"), kept.path("form"));
+            assertEquals(there.path("ends"), kept.path("ends"));
+            ((ObjectNode) file.at("/zones/0/layouts/0")).put("cycle", 2);
+            assertEquals(
+                    again.post("/api/job-files?copy=true", file).faultyFields(), List.of("zones[0].layouts[0].layer"));
+            ((ObjectNode) file.at("/zones/0/layouts/0")).put("cycle", 1);
+            ((ObjectNode) file.at("/zones/0/layouts/0/planks")).put("seed", "x");
+            assertEquals(
+                    again.post("/api/job-files?copy=true", file).faultyFields(),
+                    List.of("zones[0].layouts[0].planks.seed"));
         }
     }
 

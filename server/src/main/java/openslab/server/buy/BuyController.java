@@ -199,7 +199,8 @@ class BuyController {
         faults.check();
         writes.once(key, List.of("order", jobId, form), () -> {
             Bill bill = takeOffs.read(jobId, r -> r.takeOff().bill());
-            book.place(key, jobId, supplier, clock.instant(), by, note, lines(wanted, bill, supplier));
+            book.place(new OrderBook.PlacedOrder(
+                    key, jobId, 0, supplier, clock.instant(), by, note, lines(wanted, bill, supplier)));
             return key.toString();
         });
         return read(jobId);
@@ -245,9 +246,13 @@ class BuyController {
     @Brief
     @PostMapping("/orders/{orderId}/strike")
     TakeOffView strikeOrder(
-            @PathVariable UUID jobId, @PathVariable UUID orderId, @RequestHeader("Idempotency-Key") UUID key) {
-        writes.once(key, List.of("strike order", jobId, orderId), () -> {
-            book.strikeOrder(orderId, book.together(jobId));
+            @PathVariable UUID jobId,
+            @PathVariable UUID orderId,
+            @RequestHeader("Idempotency-Key") UUID key,
+            @RequestBody StrikeForm form) {
+        String by = signed(form);
+        writes.once(key, List.of("strike order", jobId, orderId, form), () -> {
+            book.strikeOrder(orderId, book.together(jobId), by);
             return orderId.toString();
         });
         return read(jobId);
@@ -351,14 +356,19 @@ class BuyController {
             @PathVariable UUID deliveryId,
             @RequestHeader("Idempotency-Key") UUID key,
             @RequestBody StrikeForm form) {
-        var faults = new Faults();
-        String by = faults.line("by", form.by(), 1, 60);
-        faults.check();
+        String by = signed(form);
         writes.once(key, List.of("strike delivery", jobId, deliveryId, form), () -> {
             book.strikeDelivery(deliveryId, book.together(jobId), by);
             return deliveryId.toString();
         });
         return read(jobId);
+    }
+
+    private static String signed(StrikeForm form) {
+        var faults = new Faults();
+        String by = faults.line("by", form.by(), 1, 60);
+        faults.check();
+        return by;
     }
 
     /** All of a colour was poured together. */

@@ -139,7 +139,7 @@ public class OrderBook {
     }
 
     /** What was ordered for these jobs and not struck, oldest first. */
-    List<PlacedOrder> orders(List<UUID> jobs) {
+    public List<PlacedOrder> orders(List<UUID> jobs) {
         Map<UUID, List<PlacedLine>> lines = db
                 .sql(
                         """
@@ -175,26 +175,26 @@ public class OrderBook {
                 .toList();
     }
 
-    public void place(
-            UUID id, UUID jobId, String supplier, Instant at, String by, String note, List<PlacedLine> lines) {
+    /** @param order its number is not kept: it is its place among those of its jobs */
+    public void place(PlacedOrder order) {
         db.sql(
                         """
                 insert into placed_order (id, job_id, supplier, placed_at, placed_by, note)
                 values (:id, :job, :supplier, :at, :by, :note)""")
-                .param("id", id)
-                .param("job", jobId)
-                .param("supplier", supplier)
-                .param("at", at.atOffset(ZoneOffset.UTC))
-                .param("by", by)
-                .param("note", note)
+                .param("id", order.id())
+                .param("job", order.jobId())
+                .param("supplier", order.supplier())
+                .param("at", order.at().atOffset(ZoneOffset.UTC))
+                .param("by", order.by())
+                .param("note", order.note())
                 .update();
-        for (int i = 0; i < lines.size(); i++) {
-            PlacedLine l = lines.get(i);
+        for (int i = 0; i < order.lines().size(); i++) {
+            PlacedLine l = order.lines().get(i);
             db.sql(
                             """
                     insert into placed_line (order_id, ordinal, what, title, colour, pack, size, number, each_cents)
                     values (:id, :ordinal, :what, :title, :colour, :pack, :size, :number, :each)""")
-                    .param("id", id)
+                    .param("id", order.id())
                     .param("ordinal", i)
                     .param("what", l.what())
                     .param("title", l.title())
@@ -205,15 +205,18 @@ public class OrderBook {
                     .param("each", l.eachCents())
                     .update();
         }
-        together(jobId).forEach(this::tell);
+        together(order.jobId()).forEach(this::tell);
     }
 
     /** @throws NotHere where no such order was placed for these jobs */
-    void strikeOrder(UUID id, List<UUID> jobs) {
+    void strikeOrder(UUID id, List<UUID> jobs, String by) {
         struck(
                 db.sql(
-                                "update placed_order set struck_at = :now where id = :id and job_id in (:jobs) and struck_at is null")
+                                """
+                        update placed_order set struck_at = :now, struck_by = :by
+                        where id = :id and job_id in (:jobs) and struck_at is null""")
                         .param("now", OffsetDateTime.now(clock))
+                        .param("by", by)
                         .param("id", id)
                         .param("jobs", jobs)
                         .update(),
@@ -223,7 +226,7 @@ public class OrderBook {
     }
 
     /** What came for these jobs and was not struck, oldest first. */
-    List<Delivery> came(List<UUID> jobs) {
+    public List<Delivery> came(List<UUID> jobs) {
         return db
                 .sql(
                         """

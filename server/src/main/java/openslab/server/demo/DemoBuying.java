@@ -143,14 +143,15 @@ class DemoBuying implements ApplicationRunner {
                 .flatMap(s -> s.lines().stream())
                 .map(DemoBuying::line)
                 .collect(Collectors.toList()));
-        book.place(
+        book.place(new OrderBook.PlacedOrder(
                 UUID.randomUUID(),
                 job,
+                0,
                 PAINTS,
                 clock.instant().minus(Duration.ofHours(30)),
                 "Wren",
                 "To the roller door, before seven.",
-                lines);
+                lines));
     }
 
     private static OrderBook.PlacedLine line(Bill.OrderLine l) {

@@ -6,6 +6,8 @@ import openslab.server.floor.PlanForm;
 import openslab.server.form.JobForm;
 import openslab.server.form.LogForm;
 import openslab.server.form.ZoneForm;
+import openslab.server.lay.PlankForm;
+import openslab.server.lay.StampForm;
 import openslab.server.product.SheetForm;
 
 /**
@@ -16,6 +18,8 @@ import openslab.server.product.SheetForm;
  * @param formatVersion {@link #VERSION}
  * @param revision the job's version when it was written
  * @param sheets every sheet the zones use, by digest
+ * @param orders what went out to suppliers for it, oldest first; {@code deliveries} what came. Absent where there are none; nothing
+ *     that was struck
  */
 record JobFile(
         String format,
@@ -25,21 +29,64 @@ record JobFile(
         JobForm job,
         List<ZonePart> zones,
         PlanForm plan,
-        Map<String, SheetForm> sheets) {
+        Map<String, SheetForm> sheets,
+        List<OrderPart> orders,
+        List<DeliveryPart> deliveries) {
     static final String FORMAT = "open-slab-job";
-    static final int VERSION = 8;
+    static final int VERSION = 9;
     /** The first version with cycles. */
     static final int CYCLES = 5;
     /** The first version that says which system a cycle's layers were chosen from. */
     static final int SYSTEMS = 6;
-    /** Files from before there was a plan, or instruments, areas and photos, or steps, or cycles, or systems, or needs, or practices, are still read. */
+    /** Files from before there was a plan, or instruments, areas and photos, or steps, or cycles, or systems, or needs, or practices, or orders, are still read. */
     static final int OLDEST = 1;
 
     /**
      * @param layers of a file from before there were cycles: what goes on in the one there was; absent since
      * @param cycles oldest first
+     * @param layouts how layers of it are laid out; absent where nobody did that
      */
-    record ZonePart(String id, ZoneForm facts, List<LayerPart> layers, List<CyclePart> cycles, List<EntryPart> log) {}
+    record ZonePart(
+            String id,
+            ZoneForm facts,
+            List<LayerPart> layers,
+            List<CyclePart> cycles,
+            List<LayoutPart> layouts,
+            List<EntryPart> log) {}
+
+    /** A layer in planks or in mats. @param cycle its number, from 1 */
+    record LayoutPart(int cycle, String layer, PlankForm planks, StampForm stamps) {}
+
+    /** An order as it went out. @param supplier absent where nobody noted one */
+    record OrderPart(String id, String supplier, String at, String by, String note, List<OrderLinePart> lines) {}
+
+    /**
+     * @param what a sheet by its slug, or something small by its id
+     * @param size litres or kilograms of a pack; 0 where it is bought one by one
+     * @param eachCents what one was to cost, in hundredths
+     */
+    record OrderLinePart(
+            String what, String title, String colour, String pack, double size, int number, long eachCents) {}
+
+    /** What came. @param size litres or kilograms of a pack */
+    record DeliveryPart(
+            String id,
+            String at,
+            String by,
+            String sheet,
+            String title,
+            boolean liquid,
+            String pack,
+            double size,
+            int number,
+            String maker,
+            String ordered,
+            String colour,
+            String lot,
+            String bestBefore,
+            List<String> faults,
+            boolean boxed,
+            String note) {}
 
     /**
      * One time that the zone is worked on; its number is its place in the list.

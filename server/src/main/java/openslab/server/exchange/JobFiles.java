@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.quantity.Faults;
@@ -21,6 +22,7 @@ import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
+import openslab.server.buy.OrderBook;
 import openslab.server.floor.PlanForm;
 import openslab.server.floor.PlanStore;
 import openslab.server.floor.Plans;
@@ -40,6 +42,9 @@ import openslab.server.job.Jobs;
 import openslab.server.job.LogStore;
 import openslab.server.job.PhotoStore;
 import openslab.server.job.ZoneStore;
+import openslab.server.lay.LayerKey;
+import openslab.server.lay.PlankStore;
+import openslab.server.lay.StampStore;
 import openslab.server.product.SheetForm;
 import openslab.server.product.SheetStore;
 import openslab.server.store.Snapshot;
@@ -64,6 +69,9 @@ class JobFiles {
     private final SheetStore sheets;
     private final Jobs jobs;
     private final BuildUps buildUps;
+    private final OrderBook orders;
+    private final PlankStore planks;
+    private final StampStore stamps;
     private final Writes writes;
     private final Snapshot snapshot;
     private final JdbcClient db;
@@ -78,6 +86,9 @@ class JobFiles {
             SheetStore sheets,
             Jobs jobs,
             BuildUps buildUps,
+            OrderBook orders,
+            PlankStore planks,
+            StampStore stamps,
             Writes writes,
             Snapshot snapshot,
             JdbcClient db) {
@@ -91,6 +102,9 @@ class JobFiles {
         this.sheets = sheets;
         this.jobs = jobs;
         this.buildUps = buildUps;
+        this.orders = orders;
+        this.planks = planks;
+        this.stamps = stamps;
         this.writes = writes;
         this.db = db;
     }
@@ -113,6 +127,7 @@ class JobFiles {
                     ZoneForm.of(zone.choice()),
                     null,
                     zone.cycles().stream().map(JobFiles::part).toList(),
+                    layouts(zone.id()),
                     zone.log().stream().map(e -> part(e, pictures)).toList()));
         }
         var plan = planStore.get(jobId).form();
@@ -124,7 +139,32 @@ class JobFiles {
                 JobForm.of(job.facts()),
                 parts,
                 plan.equals(PlanForm.EMPTY) ? null : plan,
-                used);
+                used,
+                some(orders.orders(List.of(jobId)).stream()
+                        .map(BoughtParts::part)
+                        .toList()),
+                some(orders.came(List.of(jobId)).stream().map(BoughtParts::part).toList()));
+    }
+
+    private List<JobFile.LayoutPart> layouts(UUID zoneId) {
+        return some(Stream.concat(
+                        planks.of(zoneId).stream()
+                                .map(l -> new JobFile.LayoutPart(
+                                        l.cycle(),
+                                        l.layerId(),
+                                        planks.find(l).orElseThrow().form(),
+                                        null)),
+                        stamps.of(zoneId).stream()
+                                .map(l -> new JobFile.LayoutPart(
+                                        l.cycle(),
+                                        l.layerId(),
+                                        null,
+                                        stamps.find(l).orElseThrow())))
+                .toList());
+    }
+
+    private static <T> List<T> some(List<T> all) {
+        return all.isEmpty() ? null : all;
     }
 
     private static JobFile.CyclePart part(ZoneStore.StoredCycle c) {
@@ -252,7 +292,50 @@ class JobFiles {
                 plans.take(jobId, plan.marking(renamed));
                 return plan;
             });
+            bought();
             return jobId;
+        }
+
+        private void bought() {
+            List<JobFile.OrderPart> placed = file.orders() == null ? List.of() : file.orders();
+            for (int i = 0; i < placed.size(); i++) {
+                String path = "orders[" + i + "]";
+                UUID id = uuid(path + ".id", required(path, placed.get(i)).id(), renamed);
+                requireNew("placed_order", "id", id, path + ".id");
+                orders.place(BoughtParts.order(placed.get(i), id, jobId, path, jobs.latest()));
+            }
+            List<JobFile.DeliveryPart> came = file.deliveries() == null ? List.of() : file.deliveries();
+            for (int i = 0; i < came.size(); i++) {
+                String path = "deliveries[" + i + "]";
+                UUID id = uuid(path + ".id", required(path, came.get(i)).id(), renamed);
+                requireNew("delivery", "id", id, path + ".id");
+                orders.came(jobId, BoughtParts.delivery(came.get(i), id, path, jobs.latest()));
+            }
+        }
+
+        /** @param layers of the zone, by cycle */
+        private void layouts(UUID zoneId, List<List<LayerChoice>> layers, List<JobFile.LayoutPart> parts, String path) {
+            for (int i = 0; parts != null && i < parts.size(); i++) {
+                String here = path + ".layouts[" + i + "]";
+                JobFile.LayoutPart part = required(here, parts.get(i));
+                boolean there = part.cycle() >= 1
+                        && part.cycle() <= layers.size()
+                        && layers.get(part.cycle() - 1).stream().anyMatch(l -> l.id().equals(part.layer()));
+                if (!there) {
+                    throw new InvalidInput(here + ".layer", part.layer(), "a layer of the zone in that cycle");
+                }
+                if ((part.planks() == null) == (part.stamps() == null)) {
+                    throw new InvalidInput(here, "both or neither", "planks, or stamps");
+                }
+                var key = new LayerKey(zoneId, part.cycle(), part.layer());
+                if (part.planks() != null) {
+                    at(here + ".planks", () -> part.planks().read(job.units()));
+                    planks.put(key, 1, part.planks());
+                } else {
+                    at(here + ".stamps", () -> part.stamps().read(job.units()));
+                    stamps.put(key, part.stamps());
+                }
+            }
         }
 
         private void zone(JobFile.ZonePart part, String path) {
@@ -262,7 +345,9 @@ class JobFiles {
             var choice = readZone(path + ".facts", part.facts(), job);
             List<ZoneStore.StoredCycle> cycles = cycles(part, path);
             zones.insert(jobId, zoneId, choice, cycles);
-            log(zoneId, jobs.layers(cycles), required(path + ".log", part.log()), path);
+            List<List<LayerChoice>> layers = jobs.layers(cycles);
+            layouts(zoneId, layers, part.layouts(), path);
+            log(zoneId, layers, required(path + ".log", part.log()), path);
         }
 
         private List<ZoneStore.StoredCycle> cycles(JobFile.ZonePart part, String path) {

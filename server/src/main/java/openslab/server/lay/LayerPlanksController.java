@@ -45,7 +45,7 @@ class LayerPlanksController {
             @RequestBody PlankForm form) {
         Jobs.Seen seen = Jobs.Seen.of(key, version);
         writes.once(key, List.of("planks", zoneId, layerId, seen.version(), form), () -> {
-            PlankStore.Of of = reader.zone(jobId, zoneId, zone -> {
+            LayerKey of = reader.zone(jobId, zoneId, zone -> {
                 form.read(zone.units());
                 return PlankLayouts.of(zone, layerId);
             });

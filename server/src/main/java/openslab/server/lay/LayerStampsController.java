@@ -69,7 +69,7 @@ class LayerStampsController {
             @RequestHeader("Idempotency-Key") UUID key,
             @RequestBody StampForm form) {
         writes.once(key, List.of("stamps", zoneId, layerId, form), () -> {
-            PlankStore.Of of = reader.zone(jobId, zoneId, zone -> {
+            LayerKey of = reader.zone(jobId, zoneId, zone -> {
                 stamps(zone, layerId, form);
                 return PlankLayouts.of(zone, layerId);
             });

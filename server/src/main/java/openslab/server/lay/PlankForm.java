@@ -47,10 +47,10 @@ public record PlankForm(
     }
 
     /** What is laid out by it. */
-    record Read(PlankRules rules, List<Planks.Nudge> nudges) {}
+    public record Read(PlankRules rules, List<Planks.Nudge> nudges) {}
 
     /** @throws openslab.core.quantity.InvalidInput naming every fault */
-    Read read(UnitSystem system) {
+    public Read read(UnitSystem system) {
         var faults = new Faults();
         Unit small = Unit.small(system);
         Double degrees = faults.read(() -> Measure.parse("grain", grain, Unit.ONE, -180, 180));

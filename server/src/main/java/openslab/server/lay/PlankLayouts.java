@@ -57,10 +57,10 @@ public class PlankLayouts {
     }
 
     /** @throws NotHere where the zone has no such layer in its cycle */
-    static PlankStore.Of of(KnownZone zone, String layerId) {
+    static LayerKey of(KnownZone zone, String layerId) {
         if (zone.facts().layers().stream().map(LayerChoice::id).noneMatch(layerId::equals)) {
             throw new NotHere("layerId", layerId);
         }
-        return new PlankStore.Of(zone.stored().id(), zone.facts().cycle().number(), layerId);
+        return new LayerKey(zone.stored().id(), zone.facts().cycle().number(), layerId);
     }
 }

@@ -8,12 +8,9 @@ import org.springframework.stereotype.Repository;
 
 /** How layers are laid out in planks. */
 @Repository
-class PlankStore {
+public class PlankStore {
     /** @param version counts its writes */
-    record Stored(int version, PlankForm form) {}
-
-    /** Of which layer, in which cycle of its zone. */
-    record Of(UUID zoneId, int cycle, String layerId) {}
+    public record Stored(int version, PlankForm form) {}
 
     private record Row(
             int version, String grain, String widths, String shortest, String longest, String frame, long seed) {}
@@ -28,11 +25,20 @@ class PlankStore {
         this.db = db;
     }
 
-    private JdbcClient.StatementSpec of(String sql, Of of) {
+    private JdbcClient.StatementSpec of(String sql, LayerKey of) {
         return db.sql(sql).param("zone", of.zoneId()).param("cycle", of.cycle()).param("layer", of.layerId());
     }
 
-    Optional<Stored> find(Of of) {
+    /** The layers of a zone that somebody laid out, by cycle. */
+    public List<LayerKey> of(UUID zoneId) {
+        return db.sql(
+                        "select zone_id, cycle, layer_id from plank_layout where zone_id = :zone order by cycle, layer_id")
+                .param("zone", zoneId)
+                .query(LayerKey.class)
+                .list();
+    }
+
+    public Optional<Stored> find(LayerKey of) {
         List<PlankForm.NudgeForm> nudges = of(
                         "select row_number, run_number, butt_number, moved from plank_nudge" + WHERE
                                 + " order by row_number, run_number, butt_number",
@@ -57,7 +63,7 @@ class PlankStore {
                                 nudges)));
     }
 
-    void put(Of of, int version, PlankForm form) {
+    public void put(LayerKey of, int version, PlankForm form) {
         of("delete from plank_nudge" + WHERE, of).update();
         of("delete from plank_layout" + WHERE, of).update();
         of(

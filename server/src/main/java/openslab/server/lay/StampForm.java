@@ -23,7 +23,7 @@ public record StampForm(String along, String across, String shift, String grain)
     }
 
     /** @throws openslab.core.quantity.InvalidInput naming every fault */
-    StampRules read(UnitSystem system) {
+    public StampRules read(UnitSystem system) {
         var faults = new Faults();
         Unit small = Unit.small(system);
         Double a = faults.read(() -> Measure.parse("along", along, small, StampRules.SMALLEST_M, StampRules.LARGEST_M));

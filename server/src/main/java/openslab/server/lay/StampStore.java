@@ -1,23 +1,34 @@
 package openslab.server.lay;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
 
 /** With which mats layers are stamped. */
 @Repository
-class StampStore {
+public class StampStore {
     private final JdbcClient db;
 
     StampStore(JdbcClient db) {
         this.db = db;
     }
 
-    private JdbcClient.StatementSpec of(String sql, PlankStore.Of of) {
+    private JdbcClient.StatementSpec of(String sql, LayerKey of) {
         return db.sql(sql).param("zone", of.zoneId()).param("cycle", of.cycle()).param("layer", of.layerId());
     }
 
-    Optional<StampForm> find(PlankStore.Of of) {
+    /** The layers of a zone that somebody laid out, by cycle. */
+    public List<LayerKey> of(UUID zoneId) {
+        return db.sql(
+                        "select zone_id, cycle, layer_id from stamp_layout where zone_id = :zone order by cycle, layer_id")
+                .param("zone", zoneId)
+                .query(LayerKey.class)
+                .list();
+    }
+
+    public Optional<StampForm> find(LayerKey of) {
         return of(
                         """
                 select along, across, shift, grain from stamp_layout
@@ -27,7 +38,7 @@ class StampStore {
                 .optional();
     }
 
-    void put(PlankStore.Of of, StampForm form) {
+    public void put(LayerKey of, StampForm form) {
         of("delete from stamp_layout where zone_id = :zone and cycle = :cycle and layer_id = :layer", of)
                 .update();
         of(
