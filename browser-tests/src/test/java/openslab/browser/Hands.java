@@ -1,5 +1,7 @@
 package openslab.browser;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -35,10 +37,12 @@ record Hands(Page page) {
     }
 
     void climbTo(String stratum) {
-        page.getByRole(AriaRole.NAVIGATION)
+        Locator link = page.getByRole(AriaRole.NAVIGATION)
                 .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(stratum))
-                .first()
-                .click();
+                .first();
+        link.click();
+        // the heading of where one was before is no sign that one has arrived
+        assertThat(link).hasAttribute("aria-current", "page");
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))
                 .waitFor();
     }

@@ -5,6 +5,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.net.http.HttpClient;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ArrayBlockingQueue;
@@ -41,6 +42,13 @@ public class JobWatchTest {
                 200);
         assertEquals(told.poll(5, TimeUnit.SECONDS), "data:" + key + " " + watched.zone());
         assertTrue(told.isEmpty(), told.toString());
+        // what comes for the other is this one's too, once they are bought for together
+        app.put(watched.path() + "/together", 0, Map.of("jobs", List.of(other.job())));
+        told.poll(5, TimeUnit.SECONDS);
+        UUID came = UUID.randomUUID();
+        var delivery = Map.of("slug", "epoxy-primer", "pack", "Kit, 3 gal", "number", "1", "by", "Wren");
+        assertEquals(app.post(other.path() + "/deliveries", came, 0, delivery).status(), 200);
+        assertEquals(told.poll(5, TimeUnit.SECONDS).strip(), "data:" + came);
         // and the server does not wait for those who watch
         app.close();
         ended.get(5, TimeUnit.SECONDS);

@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import openslab.core.buy.Delivery;
+import openslab.server.job.AlsoAbout;
 import openslab.server.web.NotHere;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -312,6 +313,7 @@ public class OrderBook {
     }
 
     private void tell(UUID jobId) {
+        AlsoAbout.note(jobId);
         db.sql("update job set changes = changes + 1 where id = :job")
                 .param("job", jobId)
                 .update();

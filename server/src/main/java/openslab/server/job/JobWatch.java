@@ -76,9 +76,18 @@ class JobWatch implements HandlerInterceptor, WebMvcConfigurer, SmartLifecycle {
                 && request.getAttribute(HandlerMapping.URI_TEMPLATE_VARIABLES_ATTRIBUTE) instanceof Map<?, ?> path
                 && path.get("jobId") instanceof String jobId) {
             String zone = path.get("zoneId") instanceof String z ? z : "";
-            tell(UUID.fromString(jobId), key + " " + zone);
-            elsewhere.tell(jobId + " " + key + " " + zone);
+            tellAll(jobId, key + " " + zone);
+            AlsoAbout.of(request).stream()
+                    .map(UUID::toString)
+                    .filter(other -> !other.equals(jobId))
+                    .forEach(other -> tellAll(other, key + " "));
         }
+    }
+
+    /** Here and in every other application on the database. */
+    private void tellAll(String jobId, String keyAndZone) {
+        tell(UUID.fromString(jobId), keyAndZone);
+        elsewhere.tell(jobId + " " + keyAndZone);
     }
 
     private void tell(UUID jobId, String keyAndZone) {

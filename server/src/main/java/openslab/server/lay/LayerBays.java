@@ -108,7 +108,12 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
 
         private FloorBays floor(KnownZone of, LayerReport l, Ground ground, FloorOrder.Left left) {
             LayerBatches batches = LayerBatches.of(
-                    of.facts(), l, of.report().layers(), m2 -> zoneBays.batches(of, m2), of.units(), of.now());
+                    of.facts(),
+                    l,
+                    of.report().layers(),
+                    m2 -> ZoneBays.batches(of, ground, left, m2),
+                    of.units(),
+                    of.now());
             double most = batches.plan().map(p -> p.most().base()).orElse(ZoneBays.pace(of) * WET_EDGE_MIN);
             Bays bays = ZoneBays.of(of, ground, left, most);
             boolean on = l.mark() == Mark.DONE || l.started() == LayerReport.Started.COATED;

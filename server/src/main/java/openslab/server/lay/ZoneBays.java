@@ -39,7 +39,11 @@ class ZoneBays {
 
     private Bays of(KnownZone zone, double mostM2) {
         Ground ground = ground(zone);
-        return of(zone, ground, FloorOrder.of(ground).of(zone.facts().id()), mostM2);
+        return of(zone, ground, left(zone, ground), mostM2);
+    }
+
+    private static FloorOrder.Left left(KnownZone zone, Ground ground) {
+        return FloorOrder.of(ground).of(zone.facts().id());
     }
 
     /** The way out; the middle of the first wall where nobody drew one. */
@@ -47,9 +51,14 @@ class ZoneBays {
         return of(zone, Double.MAX_VALUE).out();
     }
 
-    /** As batches are planned by: a floor of one bay has no name for it. */
     List<Bay> batches(KnownZone zone, double mostM2) {
-        List<Bays.Laid> laid = of(zone, mostM2).bays();
+        Ground ground = ground(zone);
+        return batches(zone, ground, left(zone, ground), mostM2);
+    }
+
+    /** As batches are planned by: a floor of one bay has no name for it. */
+    static List<Bay> batches(KnownZone zone, Ground ground, FloorOrder.Left left, double mostM2) {
+        List<Bays.Laid> laid = of(zone, ground, left, mostM2).bays();
         return laid.size() == 1
                 ? List.of(Bay.whole(zone.report().area().base()))
                 : laid.stream().map(b -> new Bay(b.name(), b.area().base())).toList();
