@@ -92,7 +92,13 @@ export type Write<V extends 'post' | 'put' | 'delete', P extends PathOf<V>> = Wh
 > &
   Sent<Operation<V, P>> &
   Seen<Operation<V, P>> &
-  Keyed<Operation<V, P>> & { query?: Asked<Operation<V, P>> };
+  Keyed<Operation<V, P>> & { query?: Asked<Operation<V, P>>; patience?: Patience };
+
+/** How long an answer is waited for, in milliseconds. */
+export type Patience = number | undefined;
+
+/** Somebody stands there with a pail in the hand: what does not answer by then is no signal. */
+export const HURRIED_MS = 4_000;
 
 interface Asking {
   in?: unknown;
@@ -100,6 +106,7 @@ interface Asking {
   key?: string | undefined;
   version?: string | number | undefined;
   body?: unknown;
+  patience?: Patience;
 }
 
 type Words = Record<string, string | number | boolean>;
@@ -138,7 +145,7 @@ async function call(verb: Verb, template: string, asking: Asking): Promise<unkno
       headers,
       body,
       keepalive: body !== null && body.length < KEPT_CHARACTERS,
-      signal: AbortSignal.timeout(PATIENCE_MS),
+      signal: AbortSignal.timeout(asking.patience ?? PATIENCE_MS),
     }),
   );
 }

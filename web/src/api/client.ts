@@ -1,4 +1,4 @@
-import { address, ask, del, get, post, put, send } from './call';
+import { HURRIED_MS, type Patience, address, ask, del, get, post, put, send } from './call';
 import type {
   ColumnMapping,
   CycleForm,
@@ -117,8 +117,8 @@ export const editLayer = (
 export const build = (where: InJob, key: string, version: number, body: BuildUpForm) =>
   put('/api/jobs/{jobId}/zones/{zoneId}/layers', { in: where, key, version, body });
 
-export const log = (where: InJob, key: string, body: LogForm) =>
-  post('/api/jobs/{jobId}/zones/{zoneId}/log', { in: where, key, body });
+export const log = (where: InJob, key: string, body: LogForm, patience?: Patience) =>
+  post('/api/jobs/{jobId}/zones/{zoneId}/log', { in: where, key, body, patience });
 
 export const beginCycle = (where: InJob, key: string, version: number, body: CycleForm) =>
   post('/api/jobs/{jobId}/zones/{zoneId}/cycles', { in: where, key, version, body });
@@ -405,7 +405,11 @@ export const layerRecipe = (where: InLayer, body: RecipeForm) =>
 
 /** What follows from what the scale showed; nothing is stored. */
 export const layerWeighIn = (where: InLayer, body: WeighForm) =>
-  post('/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}/recipe/weigh-in', { in: where, body });
+  post('/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}/recipe/weigh-in', {
+    in: where,
+    body,
+    patience: HURRIED_MS,
+  });
 
 /** The same of a sheet on the shelf. */
 export const sheetRecipeFields = (slug: string) =>

@@ -1,6 +1,6 @@
 import { untrack } from 'svelte';
 import * as api from '../api/client';
-import { ApiProblem, asProblem, ask } from '../api/call';
+import { ApiProblem, asProblem, ask, type Patience } from '../api/call';
 import { smaller } from '../parts/picture';
 import type {
   BuildUpForm,
@@ -306,8 +306,8 @@ export class JobDesk {
     await this.#take(api.editLayer(where, key, this.version, form), 'Layer saved');
   }
 
-  async log(zoneId: string, key: string, form: LogForm): Promise<void> {
-    const logged = api.log({ jobId: this.#id, zoneId }, key, form).then((l) => l.head);
+  async log(zoneId: string, key: string, form: LogForm, patience?: Patience): Promise<void> {
+    const logged = api.log({ jobId: this.#id, zoneId }, key, form, patience).then((l) => l.head);
     await this.#take(logged, 'Saved to the log');
   }
 

@@ -1,5 +1,5 @@
 import type { LogForm } from '../api/types';
-import { ApiProblem } from '../api/call';
+import { ApiProblem, HURRIED_MS, type Patience } from '../api/call';
 import { FormState } from '../parts/form.svelte';
 import { appClock } from './clock.svelte';
 import type { JobDesk } from './job.svelte';
@@ -24,6 +24,7 @@ export class Logging extends FormState {
     kind: LogForm['kind'],
     subject: string,
     more: Partial<LogForm> = {},
+    patience?: Patience,
   ): Promise<boolean> {
     // the name may have become known since this form was opened
     this.by ||= person.name;
@@ -34,7 +35,7 @@ export class Logging extends FormState {
       this.#form = { at: appClock.now.toISOString(), ...said };
     }
     const form = this.#form;
-    const taken = await this.send([zoneId, form], (key) => desk.log(zoneId, key, form));
+    const taken = await this.send([zoneId, form], (key) => desk.log(zoneId, key, form, patience));
     if (taken) {
       this.#written(form);
     }
@@ -62,7 +63,7 @@ export class Logging extends FormState {
     subject: string,
     more: Partial<LogForm> = {},
   ): Promise<boolean> {
-    if (await this.write(desk, zone.zoneId, kind, subject, more)) {
+    if (await this.write(desk, zone.zoneId, kind, subject, more, HURRIED_MS)) {
       return true;
     }
     const form = this.#form;

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
@@ -63,6 +64,32 @@ public class CardTest extends OnTheDemo {
         assertThat(page.getByText("Mix batch " + (first + 1) + ", with the card"))
                 .isVisible();
         app.complaints.removeIf(c -> c.contains("ERR_INTERNET_DISCONNECTED"));
+    }
+
+    /** The batch is written down, and its answer never comes: nobody stands and waits with a pail, and it is there once. */
+    @Test
+    public void an_answer_that_does_not_come_is_no_signal() {
+        Page page = clearCoat(390, 844, "batch");
+        var hands = new Hands(page);
+        hands.press("Begin batch");
+        page.route("**/weigh-in", route -> {});
+        hands.press("It shows that");
+        assertThat(page.locator(".part")).hasText("B");
+        page.unroute("**/weigh-in");
+        hands.press("It shows that");
+        page.route("**/log", Route::fetch);
+        page.getByLabel("By", new Page.GetByLabelOptions().setExact(true)).fill("Corin");
+        page.getByLabel("Why").first().fill("Client wants it today");
+        hands.press("Start stirring");
+        assertThat(page.getByText("on the floor by")).isVisible();
+        hands.press("Go on without it");
+        hands.press("It is on the floor");
+        assertThat(page.getByLabel("Not sent yet")).isVisible();
+        page.unroute("**/log");
+        hands.press("Send now");
+        assertThat(page.getByLabel("Not sent yet")).isHidden();
+        assertThat(page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Corin")))
+                .hasCount(1);
     }
 
     /** What is left in short cans, with grit in it, goes by the card as far as it reaches. */

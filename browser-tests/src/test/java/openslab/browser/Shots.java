@@ -24,9 +24,8 @@ public class Shots {
             shoot(page, "verdict-working");
             var hands = new Hands(page);
             job(app, page, "Boat-repair");
-            hands.climbTo("Body coat");
-            shoot(page, "mix");
             hands.climbTo("Clear coat");
+            shoot(page, "mix");
             page.getByText("Walk it bay by bay").click();
             page.getByLabel("The bay").waitFor();
             shoot(page, "bays");
