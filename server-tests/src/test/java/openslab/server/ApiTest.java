@@ -17,25 +17,11 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.Executors;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
-public class ApiTest {
+public class ApiTest extends OnApp {
     private static final Path COMMITTED = Path.of("..", "web", "api", "openapi.json");
-
-    private App app;
-
-    @BeforeClass
-    void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
-    }
-
-    @AfterClass
-    void stop() {
-        app.close();
-    }
 
     @Test
     public void the_committed_api_description_is_the_one_that_is_served() throws IOException {

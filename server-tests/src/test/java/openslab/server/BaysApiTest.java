@@ -9,26 +9,12 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
 import openslab.server.App.Answer;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Bays over several floors of one room. */
-public class BaysApiTest {
-    private App app;
-
-    @BeforeClass
-    void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
-    }
-
-    @AfterClass
-    void stop() {
-        app.close();
-    }
-
+public class BaysApiTest extends OnApp {
     private static final Map<String, String> CLIMATE = Map.of("air", "70", "rh", "50", "slab", "68");
 
     /** 24.5 × 18 ft, cut 10 ft from the wall with the door: the part behind is left over the one at the door. */

@@ -12,8 +12,6 @@ import java.util.TreeMap;
 import java.util.UUID;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
@@ -21,19 +19,8 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** How much, of what kind and from whom anything is taken: every bound is said, and nothing beyond it is stored. */
-public class BoundsTest {
+public class BoundsTest extends OnApp {
     private static final int MEBI = 1 << 20;
-    private App app;
-
-    @BeforeClass
-    void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
-    }
-
-    @AfterClass
-    void stop() {
-        app.close();
-    }
 
     private static Map<String, String> key() {
         return Map.of("Idempotency-Key", UUID.randomUUID().toString());

@@ -12,8 +12,6 @@ import java.util.TreeMap;
 import java.util.stream.StreamSupport;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -22,19 +20,8 @@ import tools.jackson.databind.node.ObjectNode;
  * What is bought, ordered and delivered, through the API. A floor of 24 ft 6 in by 18 ft is 441 ft²; its primer at 250 ft²/gal and a
  * tenth takes 1.94 gal.
  */
-public class BuyApiTest {
+public class BuyApiTest extends OnApp {
     private static final String PRIMER = "epoxy-primer";
-    private App app;
-
-    @BeforeClass
-    void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
-    }
-
-    @AfterClass
-    void stop() {
-        app.close();
-    }
 
     private Floor floor(String name) {
         Floor floor = app.floor(name);

@@ -7,26 +7,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
 /** Which system a careful installer would name first for a floor and its people, which others will do, and what must be refused. */
-public class ChoosingTest {
-    private App app;
-
-    @BeforeClass
-    public void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
-    }
-
-    @AfterClass
-    public void stop() {
-        app.close();
-    }
-
+public class ChoosingTest extends OnApp {
     @DataProvider
     Object[][] cases() {
         return App.text("cases/choosing.txt")

@@ -17,25 +17,11 @@ import java.util.zip.GZIPInputStream;
 import openslab.core.survey.method.TestMethods;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
 /** How answers travel, what the shelf ships with, and what the log says in words. */
-public class DeliveryTest {
-    private App app;
-
-    @BeforeClass
-    void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
-    }
-
-    @AfterClass
-    void stop() {
-        app.close();
-    }
-
+public class DeliveryTest extends OnApp {
     @Test
     public void every_answer_carries_its_guards() {
         Answer answer = app.get("/api/jobs");

@@ -19,30 +19,17 @@ import java.util.function.IntFunction;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import openslab.server.App.Answer;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
 /** An instrument of another make, over HTTP: what it may say, what it may not, and that nothing is half taken over. */
-public class DeviceTest {
+public class DeviceTest extends OnApp {
     private static final Instant BEGAN = Instant.parse("2026-04-20T00:00:00Z");
 
-    private App app;
     private HttpServer device;
     private int added;
-
-    @BeforeClass
-    public void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
-    }
-
-    @AfterClass
-    public void stop() {
-        app.close();
-    }
 
     @AfterMethod
     public void switchOff() {

@@ -11,27 +11,13 @@ import java.util.TreeMap;
 import java.util.UUID;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The plan over the wire: walked, edited, undone, parted into zones, refused. */
-public class PlanApiTest {
-    private App app;
-
-    @BeforeClass
-    void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
-    }
-
-    @AfterClass
-    void stop() {
-        app.close();
-    }
-
+public class PlanApiTest extends OnApp {
     private Answer post(String path, int seen, Object body) {
         return app.post(path, UUID.randomUUID(), seen, body);
     }

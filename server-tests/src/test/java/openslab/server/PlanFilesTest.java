@@ -11,27 +11,13 @@ import java.util.UUID;
 import javax.xml.parsers.DocumentBuilderFactory;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import org.w3c.dom.Document;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The plan in the formats that other tools draw. */
-public class PlanFilesTest {
-    private App app;
-
-    @BeforeClass
-    void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
-    }
-
-    @AfterClass
-    void stop() {
-        app.close();
-    }
-
+public class PlanFilesTest extends OnApp {
     /** 24' 6" × 18' with a drain of 8 in and a joint, its name full of what XML reads otherwise. */
     private Floor floor() {
         Floor floor = app.floor("Files");

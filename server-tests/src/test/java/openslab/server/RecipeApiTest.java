@@ -9,27 +9,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import openslab.server.App.Answer;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Any sheet in any vessel, through the API, and what the scale showed. */
-public class RecipeApiTest {
-    private App app;
-
-    @BeforeClass
-    void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
-    }
-
-    @AfterClass
-    void stop() {
-        app.close();
-    }
-
+public class RecipeApiTest extends OnApp {
     private static Map<String, Object> form(String way, String measuring, Map<String, String> values) {
         var form = new HashMap<String, Object>();
         form.put("way", way);

@@ -13,28 +13,14 @@ import openslab.server.App.Floor;
 import org.flywaydb.core.Flyway;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The shelf of product sheets: what ships on it, what editing does to it, and what it does not do to a job. */
-public class ShelfTest {
+public class ShelfTest extends OnApp {
     private static final Map<String, String> CSV = Map.of("Content-Type", "text/csv");
-
-    private App app;
-
-    @BeforeClass
-    void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
-    }
-
-    @AfterClass
-    void stop() {
-        app.close();
-    }
 
     @DataProvider
     Object[][] sheets() {
