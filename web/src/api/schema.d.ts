@@ -2378,7 +2378,7 @@ export interface components {
             layerId: string;
             /** Format: int32 */
             next: number;
-            out: components["schemas"]["Corner"];
+            outs: components["schemas"]["Corner"][];
             over?: components["schemas"]["Over"];
             shut: string[];
             zone: string;

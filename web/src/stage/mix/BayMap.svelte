@@ -89,12 +89,14 @@
     {#each floor.bays as bay, i (bay.laid.name)}
       <text x={drawn.px(bay.laid.label.x)} y={drawn.py(bay.laid.label.y)}>{before(f) + i + 1}</text>
     {/each}
-    <g
-      class={floor.over ? 'over' : 'out'}
-      transform="translate({drawn.px(floor.out.x)} {drawn.py(floor.out.y)})"
-    >
-      <circle r="6" />{#if !floor.over}<text y="-10">out</text>{/if}
-    </g>
+    {#each floor.outs as out, i (i)}
+      <g
+        class={floor.over ? 'over' : 'out'}
+        transform="translate({drawn.px(out.x)} {drawn.py(out.y)})"
+      >
+        <circle r="6" />{#if !floor.over}<text y="-10">out</text>{/if}
+      </g>
+    {/each}
   {/each}
 </svg>
 

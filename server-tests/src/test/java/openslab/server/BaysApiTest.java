@@ -78,7 +78,7 @@ public class BaysApiTest extends OnApp {
                 bays.path("floors").path(1).path("zone").asString());
         assertTrue(bays.path("floors").path(1).path("over").isMissingNode());
         // 10 ft from the wall with the door
-        assertEquals(first.path("out").path("x").asDouble(), 3.048, 1e-6);
+        assertEquals(first.at("/outs/0/x").asDouble(), 3.048, 1e-6);
         assertTrue(first.path("drawn").asBoolean());
         assertFalse(first.path("over").path("begun").asBoolean());
         assertTrue(first.path("over").path("wetUntil").isMissingNode());

@@ -29,7 +29,7 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
      * @param layerId which of its layers it is
      * @param bays in the order in which they are coated
      * @param floor its parts, each its outer ring first; {@code joints} on it
-     * @param out the way out; {@code drawn} whether somebody drew it
+     * @param outs the ways out, one for each part that lies by itself; {@code drawn} whether somebody drew them all
      * @param over the floor that it is left over; empty where it has a way out of its own
      * @param shut names of bays that nobody gets to from there
      * @param next index of the bay that comes next; all of them where all are on
@@ -41,7 +41,7 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
             List<BayView> bays,
             List<List<List<Corner>>> floor,
             List<List<Corner>> joints,
-            Corner out,
+            List<Corner> outs,
             boolean drawn,
             Optional<Over> over,
             List<String> shut,
@@ -139,9 +139,9 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
                     views,
                     ground.parts(left.zoneId()),
                     ground.joints(left.zoneId()),
-                    bays.out(),
+                    bays.outs(),
                     bays.drawn(),
-                    left.over().map(this::known).map(this::over),
+                    left.over().stream().findFirst().map(this::known).map(this::over),
                     bays.shut(),
                     next < 0 ? views.size() : next);
         }

@@ -31,7 +31,7 @@ class ZoneBays {
         return Bays.of(
                 ground.parts(left.zoneId()),
                 ground.joints(left.zoneId()),
-                left.out(),
+                left.outs(),
                 mostM2,
                 pace(zone),
                 zone.units());
@@ -46,9 +46,9 @@ class ZoneBays {
         return FloorOrder.of(ground).of(zone.facts().id());
     }
 
-    /** The way out; the middle of the first wall where nobody drew one. */
+    /** The way out, the first of several; the middle of the first wall where nobody drew one. */
     Corner out(KnownZone zone) {
-        return of(zone, Double.MAX_VALUE).out();
+        return of(zone, Double.MAX_VALUE).outs().get(0);
     }
 
     List<Bay> batches(KnownZone zone, double mostM2) {

@@ -26,11 +26,11 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
  * A floor in bays, in the order in which they are coated.
  *
  * @param bays the first to be coated first
- * @param out where the way out is
- * @param drawn whether somebody drew it; otherwise it was reckoned
- * @param shut names of bays that nobody gets to from the way out
+ * @param outs where the ways out are, one for each part of the floor that lies by itself
+ * @param drawn whether somebody drew them all; otherwise some were reckoned
+ * @param shut names of bays that nobody gets to from a way out
  */
-public record Bays(List<Laid> bays, Corner out, boolean drawn, List<String> shut) {
+public record Bays(List<Laid> bays, List<Corner> outs, boolean drawn, List<String> shut) {
     /**
      * One bay.
      *
@@ -59,57 +59,72 @@ public record Bays(List<Laid> bays, Corner out, boolean drawn, List<String> shut
 
     public Bays {
         bays = List.copyOf(bays);
+        outs = List.copyOf(outs);
         shut = List.copyOf(shut);
     }
 
     /**
      * @param parts of the floor, each its outer ring first
      * @param joints where coating stops
-     * @param exit where somebody gets out; the first wall's middle where nobody drew that
+     * @param exits where somebody gets out; of a part by itself that has none, the middle of its first wall
      * @param mostM2 what one bay may be at most
      * @param paceM2PerMin of the crew
      */
     public static Bays of(
             List<List<List<Corner>>> parts,
             List<List<Corner>> joints,
-            Optional<Corner> exit,
+            List<Corner> exits,
             double mostM2,
             double paceM2PerMin,
             UnitSystem system) {
         double most = Math.max(mostM2, areaM2(parts) / MOST_STRIPS);
         List<Polygon> cells = Cells.of(parts, joints, most);
-        Corner out = exit.orElseGet(() -> middleOfFirst(parts));
         var borders = new Borders(cells);
-        int at = nearest(cells, out);
+        int at = exits.isEmpty() ? 0 : nearest(cells, exits.get(0));
         List<List<Integer>> groups = Grouping.of(Borders.areas(cells), borders.neighbours(), most, at);
         List<Geometry> bays = groups.stream()
                 .map(g -> together(g.stream().map(c -> (Geometry) cells.get(c)).toList()))
                 .toList();
         var between = new Borders(bays);
-        Geometry door = point(out);
-        int last = nearest(bays, out);
         List<List<Integer>> neighbours = between.neighbours();
-        List<Integer> order =
-                DryOrder.of(neighbours, last, i -> bays.get(i).getCentroid().distance(door));
         var laid = new ArrayList<Laid>();
+        var outs = new ArrayList<Corner>();
         var shut = new ArrayList<String>();
-        boolean[] reached = reached(neighbours, last);
-        for (int bay : order) {
-            String name = "bay " + (laid.size() + 1);
-            Geometry shape = bays.get(bay);
-            if (!reached[bay]) {
-                shut.add(name);
+        boolean drawn = true;
+        for (List<Integer> part : Borders.together(between.touching())) {
+            Optional<Corner> exit = exit(part, bays, exits);
+            drawn &= exit.isPresent();
+            Corner out = exit.orElseGet(() -> middleOfFirst(parts, bays.get(part.get(0))));
+            outs.add(out);
+            Geometry door = point(out);
+            int last = nearest(part, bays, out);
+            List<Integer> order = DryOrder.of(
+                    neighbours, part, last, i -> bays.get(i).getCentroid().distance(door));
+            boolean[] reached = reached(neighbours, last);
+            for (int bay : order) {
+                String name = "bay " + (laid.size() + 1);
+                Geometry shape = bays.get(bay);
+                if (!reached[bay]) {
+                    shut.add(name);
+                }
+                laid.add(new Laid(
+                        name,
+                        rings(shape),
+                        area(shape, system),
+                        cutIn(shape, between.sharedM(bay), system),
+                        minutes(shape, paceM2PerMin, system),
+                        ribbons(shape, out),
+                        inside(shape)));
             }
-            laid.add(new Laid(
-                    name,
-                    rings(shape),
-                    area(shape, system),
-                    cutIn(shape, between.sharedM(bay), system),
-                    minutes(shape, paceM2PerMin, system),
-                    ribbons(shape, out),
-                    inside(shape)));
         }
-        return new Bays(laid, out, exit.isPresent(), shut);
+        return new Bays(laid, outs, drawn, shut);
+    }
+
+    /** The exit that leads out of these bays: none where all of them are elsewhere. */
+    private static Optional<Corner> exit(List<Integer> part, List<Geometry> bays, List<Corner> exits) {
+        return exits.stream()
+                .filter(e -> part.stream().anyMatch(b -> bays.get(b).distance(point(e)) <= FloorOrder.WALL_M))
+                .findFirst();
     }
 
     private static double areaM2(List<List<List<Corner>>> parts) {
@@ -131,8 +146,13 @@ public record Bays(List<Laid> bays, Corner out, boolean drawn, List<String> shut
         return reached;
     }
 
-    private static Corner middleOfFirst(List<List<List<Corner>>> parts) {
-        List<Corner> ring = parts.get(0).get(0);
+    /** Of the part of the floor in which {@code bay} lies. */
+    private static Corner middleOfFirst(List<List<List<Corner>>> parts, Geometry bay) {
+        Geometry in = bay.getInteriorPoint();
+        List<Corner> ring = parts.stream()
+                .min(Comparator.comparingDouble(p -> Shapes2D.polygon(p, 0).distance(in)))
+                .orElseThrow()
+                .get(0);
         Corner a = ring.get(0);
         Corner b = ring.get(1);
         return new Corner((a.x() + b.x()) / 2, (a.y() + b.y()) / 2);
@@ -147,6 +167,10 @@ public record Bays(List<Laid> bays, Corner out, boolean drawn, List<String> shut
             }
         }
         return best;
+    }
+
+    private static int nearest(List<Integer> part, List<Geometry> bays, Corner place) {
+        return part.get(nearest(part.stream().map(bays::get).toList(), place));
     }
 
     private static Point point(Corner at) {

@@ -89,14 +89,44 @@ final class Borders {
 
     /** Of which cells each is next to one that somebody gets to. */
     List<List<Integer>> neighbours() {
-        var all = new ArrayList<List<Integer>>();
-        for (Map<Integer, Double> shared : sharedM) {
-            all.add(shared.entrySet().stream()
-                    .filter(e -> e.getValue() >= PASSABLE_M)
-                    .map(Map.Entry::getKey)
-                    .toList());
+        return sharing(PASSABLE_M);
+    }
+
+    /** To which each is next at all, and be it through a gap. */
+    List<List<Integer>> touching() {
+        return sharing(NEAR_M);
+    }
+
+    private List<List<Integer>> sharing(double leastM) {
+        return sharedM.stream()
+                .map(shared -> shared.entrySet().stream()
+                        .filter(e -> e.getValue() >= leastM)
+                        .map(Map.Entry::getKey)
+                        .toList())
+                .toList();
+    }
+
+    /** Of those that hang together each group, in order. @param neighbours of each */
+    static List<List<Integer>> together(List<List<Integer>> neighbours) {
+        var seen = new boolean[neighbours.size()];
+        var groups = new ArrayList<List<Integer>>();
+        for (int first = 0; first < seen.length; first++) {
+            if (seen[first]) {
+                continue;
+            }
+            var group = new ArrayList<>(List.of(first));
+            seen[first] = true;
+            for (int at = 0; at < group.size(); at++) {
+                for (int next : neighbours.get(group.get(at))) {
+                    if (!seen[next]) {
+                        seen[next] = true;
+                        group.add(next);
+                    }
+                }
+            }
+            groups.add(group.stream().sorted().toList());
         }
-        return all;
+        return groups;
     }
 
     /** Polygons as one list of their areas. */

@@ -22,18 +22,18 @@ final class DryOrder {
     }
 
     /**
-     * @param exit the bay at the way out
+     * @param among the bays that hang together, of which {@code exit} is the one at the way out
      * @param away how far a bay is from the way out: what is far is coated first
-     * @return bays as they are coated; those that nobody gets to from the way out stand first
+     * @return these as they are coated; those that nobody gets to from the way out stand first
      */
-    static List<Integer> of(List<List<Integer>> neighbours, int exit, IntToDoubleFunction away) {
+    static List<Integer> of(List<List<Integer>> neighbours, List<Integer> among, int exit, IntToDoubleFunction away) {
         var dry = new DryOrder(neighbours, away);
         dry.visit(exit);
         var main = new ArrayList<>(dry.order);
         dry.order.clear();
-        for (int i = 0; i < neighbours.size(); i++) {
-            if (!dry.seen[i]) {
-                dry.visit(i);
+        for (int bay : among) {
+            if (!dry.seen[bay]) {
+                dry.visit(bay);
             }
         }
         var all = new ArrayList<>(dry.order);

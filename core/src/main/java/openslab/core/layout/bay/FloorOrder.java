@@ -3,10 +3,12 @@ package openslab.core.layout.bay;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.DrawnLine;
 import openslab.core.floor.plan.Shapes2D;
@@ -26,13 +28,19 @@ public record FloorOrder(List<Left> floors) {
     /**
      * A floor.
      *
-     * @param out where it is left; empty where nothing leads out that anybody drew
-     * @param over id of the zone that it is left over; empty where a door or a floor that nobody coats leads out
+     * @param outs where it is left, one place for each part of it that lies by itself; none for one out of which nothing leads that
+     *     anybody drew
+     * @param over ids of the zones that it is left over; none where doors or floors that nobody coats lead out
      */
-    public record Left(String zoneId, Optional<Corner> out, Optional<String> over) {}
+    public record Left(String zoneId, List<Corner> outs, List<String> over) {
+        public Left {
+            outs = List.copyOf(outs);
+            over = List.copyOf(over);
+        }
+    }
 
     /** OURS: a door lies in its wall, and a wall is thinner than this. */
-    private static final double WALL_M = 0.3;
+    static final double WALL_M = 0.3;
 
     public FloorOrder {
         floors = List.copyOf(floors);
@@ -64,102 +72,126 @@ public record FloorOrder(List<Left> floors) {
         }
     }
 
-    /** What two floors share at most in one line. */
+    /** What two parts share at most in one line. */
     private record Border(double lengthM, Corner middle) {}
 
-    private record Pair(String zone, String other) {}
+    private record Pair(Part part, Part other) {}
 
-    /** A part of a floor, and in which room. */
-    private record Part(int room, Geometry shape) {}
+    /** What of a floor lies by itself in a room. @param zoneId empty where nobody coats it */
+    private record Part(String zoneId, int room, Geometry shape) {
+        boolean isFree() {
+            return zoneId.isEmpty();
+        }
+    }
+
+    /** How a part is left. @param over the part that it is left over */
+    private record Way(Optional<Corner> out, Optional<Part> over, boolean stays) {}
 
     private static final class Finding {
         private final Ground ground;
-
-        /** Parts of each floor; those that nobody coats under an empty id. */
-        private final Map<String, List<Part>> parts = new LinkedHashMap<>();
-
-        private final Map<String, Left> left = new LinkedHashMap<>();
+        private final List<Part> parts = new ArrayList<>();
+        private final Map<Part, Way> ways = new LinkedHashMap<>();
         private final Map<Pair, Optional<Border>> borders = new HashMap<>();
 
         Finding(Ground ground) {
             this.ground = ground;
             for (int r = 0; r < ground.rooms().size(); r++) {
+                var byZone = new LinkedHashMap<String, List<Geometry>>();
                 for (Ground.Piece p : ground.rooms().get(r).pieces()) {
-                    parts.computeIfAbsent(p.zoneId().orElse(""), id -> new ArrayList<>())
-                            .add(new Part(r, Shapes2D.polygon(p.rings(), 0)));
+                    byZone.computeIfAbsent(p.zoneId().orElse(""), id -> new ArrayList<>())
+                            .add(Shapes2D.polygon(p.rings(), 0));
                 }
+                int room = r;
+                byZone.forEach((zone, shapes) -> Borders.together(new Borders(shapes).touching())
+                        .forEach(group -> parts.add(new Part(
+                                zone,
+                                room,
+                                shapes.get(0)
+                                        .getFactory()
+                                        .buildGeometry(
+                                                group.stream().map(shapes::get).toList())))));
             }
         }
 
         FloorOrder order() {
-            List<String> zones =
-                    parts.keySet().stream().filter(z -> !z.isEmpty()).toList();
-            var stay = new ArrayList<String>();
-            zones.forEach(z -> door(z).ifPresent(d -> {
-                left.put(z, new Left(z, Optional.of(d.middle()), Optional.empty()));
-                // what is left by the door that stays open comes last of all
-                stay.add(d.line().kind() == DrawnLine.Kind.EXIT ? stay.size() : 0, z);
-            }));
-            while (left.size() < zones.size()) {
-                if (!reachOne(zones)) {
-                    String alone = zones.stream()
-                            .filter(z -> !left.containsKey(z))
+            for (Part part : parts) {
+                door(part)
+                        .ifPresent(d -> ways.put(
+                                part,
+                                new Way(
+                                        Optional.of(d.middle()),
+                                        Optional.empty(),
+                                        d.line().kind() == DrawnLine.Kind.EXIT)));
+            }
+            List<Part> coated = parts.stream().filter(p -> !p.isFree()).toList();
+            while (!ways.keySet().containsAll(coated)) {
+                if (!reachOne(coated)) {
+                    Part alone = coated.stream()
+                            .filter(p -> !ways.containsKey(p))
                             .findFirst()
                             .orElseThrow();
-                    left.put(alone, new Left(alone, Optional.empty(), Optional.empty()));
-                    stay.add(0, alone);
+                    ways.put(alone, new Way(Optional.empty(), Optional.empty(), false));
                 }
             }
-            var order = new ArrayList<Left>();
-            left.values().stream()
-                    .filter(l -> l.over().isEmpty() && !stay.contains(l.zoneId()))
-                    .forEach(l -> emit(l, order));
-            stay.forEach(z -> emit(left.get(z), order));
-            return new FloorOrder(order);
+            return new FloorOrder(new Ordering(floors(coated)).all());
         }
 
-        /** A floor after all that are left over it. */
-        private void emit(Left floor, List<Left> order) {
-            left.values().stream()
-                    .filter(l -> l.over().equals(Optional.of(floor.zoneId())))
-                    .forEach(l -> emit(l, order));
-            order.add(floor);
+        /** Zones as they are left: those out of which nothing leads first, those with the door that stays open last. */
+        private List<Left> floors(List<Part> coated) {
+            Map<String, List<Way>> byZone = new LinkedHashMap<>();
+            coated.forEach(p ->
+                    byZone.computeIfAbsent(p.zoneId(), z -> new ArrayList<>()).add(ways.get(p)));
+            return byZone.entrySet().stream()
+                    .sorted(Comparator.comparing((Map.Entry<String, List<Way>> e) ->
+                                    e.getValue().stream().anyMatch(Way::stays))
+                            .thenComparing(e ->
+                                    e.getValue().stream().anyMatch(w -> w.out().isPresent())))
+                    .map(e -> new Left(
+                            e.getKey(),
+                            e.getValue().stream().flatMap(w -> w.out().stream()).toList(),
+                            e.getValue().stream()
+                                    .flatMap(w -> w.over().stream())
+                                    .filter(over -> !over.isFree())
+                                    .map(Part::zoneId)
+                                    .distinct()
+                                    .toList()))
+                    .toList();
         }
 
-        /** The floor that shares most with one that somebody gets out of. */
-        private boolean reachOne(List<String> zones) {
-            Left best = null;
+        /** The part that shares most with one that somebody gets out of. */
+        private boolean reachOne(List<Part> coated) {
+            Part best = null;
+            Way way = null;
             double longest = 0;
-            for (String zone : zones) {
-                if (left.containsKey(zone)) {
+            for (Part part : coated) {
+                if (ways.containsKey(part)) {
                     continue;
                 }
-                for (String other : parts.keySet()) {
-                    Optional<Border> border = other.isEmpty() || left.containsKey(other)
-                            ? borders.computeIfAbsent(new Pair(zone, other), this::border)
+                for (Part other : parts) {
+                    Optional<Border> border = other.isFree() || ways.containsKey(other)
+                            ? borders.computeIfAbsent(new Pair(part, other), this::border)
                             : Optional.empty();
                     if (border.isPresent() && border.get().lengthM() > longest) {
                         longest = border.get().lengthM();
-                        best = new Left(
-                                zone,
-                                Optional.of(border.get().middle()),
-                                Optional.of(other).filter(o -> !o.isEmpty()));
+                        best = part;
+                        way = new Way(Optional.of(border.get().middle()), Optional.of(other), false);
                     }
                 }
             }
             if (best != null) {
-                left.put(best.zoneId(), best);
+                ways.put(best, way);
             }
             return best != null;
         }
 
-        private Optional<Door> door(String zone) {
-            return parts.get(zone).stream()
-                    .flatMap(part -> ground.rooms().get(part.room()).lines().stream()
+        private Optional<Door> door(Part part) {
+            return part.isFree()
+                    ? Optional.empty()
+                    : ground.rooms().get(part.room()).lines().stream()
                             .filter(l -> l.kind() == DrawnLine.Kind.EXIT || l.kind() == DrawnLine.Kind.DOOR)
                             .filter(l -> leads(l, part.shape()))
-                            .map(Door::new))
-                    .min(Door.BEST);
+                            .map(Door::new)
+                            .min(Door.BEST);
         }
 
         private static boolean leads(DrawnLine door, Geometry floor) {
@@ -168,31 +200,22 @@ public record FloorOrder(List<Left> floors) {
         }
 
         private Optional<Border> border(Pair of) {
-            Border best = null;
-            for (Part mine : parts.get(of.zone())) {
-                var near = new Envelope(mine.shape().getEnvelopeInternal());
-                near.expandBy(WALL_M);
-                for (Part theirs : parts.get(of.other())) {
-                    if (mine.room() == theirs.room()
-                            && near.intersects(theirs.shape().getEnvelopeInternal())) {
-                        best = longer(mine.shape(), theirs.shape(), best);
-                    }
-                }
+            var near = new Envelope(of.part().shape().getEnvelopeInternal());
+            near.expandBy(WALL_M);
+            if (of.part().room() != of.other().room()
+                    || !near.intersects(of.other().shape().getEnvelopeInternal())) {
+                return Optional.empty();
             }
-            return Optional.ofNullable(best);
-        }
-
-        private static Border longer(Geometry mine, Geometry theirs, Border best) {
-            Border longest = best;
-            for (LineSegment a : Borders.sides(mine)) {
-                for (LineSegment b : Borders.sides(theirs)) {
+            Border longest = null;
+            for (LineSegment a : Borders.sides(of.part().shape())) {
+                for (LineSegment b : Borders.sides(of.other().shape())) {
                     double m = Borders.along(a, b);
                     if (m >= Borders.PASSABLE_M && (longest == null || m > longest.lengthM())) {
                         longest = new Border(m, middle(a, b));
                     }
                 }
             }
-            return longest;
+            return Optional.ofNullable(longest);
         }
 
         /** The middle of what lies on one another. */
@@ -201,6 +224,30 @@ public record FloorOrder(List<Left> floors) {
             double q = Math.min(1, Math.max(0, a.projectionFactor(b.p1)));
             Coordinate at = a.pointAlong((p + q) / 2);
             return new Corner(at.x, at.y);
+        }
+    }
+
+    /** Each after all that are left over it. Two that are each left over the other in another room come as they stand. */
+    private static final class Ordering {
+        private final List<Left> floors;
+        private final Set<String> seen = new HashSet<>();
+        private final List<Left> order = new ArrayList<>();
+
+        Ordering(List<Left> floors) {
+            this.floors = floors;
+        }
+
+        List<Left> all() {
+            floors.stream().filter(f -> f.over().isEmpty()).forEach(this::emit);
+            floors.forEach(this::emit);
+            return order;
+        }
+
+        private void emit(Left floor) {
+            if (seen.add(floor.zoneId())) {
+                floors.stream().filter(f -> f.over().contains(floor.zoneId())).forEach(this::emit);
+                order.add(floor);
+            }
         }
     }
 }

@@ -8,7 +8,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import openslab.core.Formula;
@@ -37,7 +36,7 @@ public class BaysTest {
     }
 
     private static Bays bays(List<List<Corner>> rings, List<List<Corner>> joints, Corner exit, double most) {
-        return Bays.of(List.of(rings), joints, Optional.of(exit), most, 1, METRIC);
+        return Bays.of(List.of(rings), joints, List.of(exit), most, 1, METRIC);
     }
 
     /**
@@ -83,9 +82,25 @@ public class BaysTest {
 
     @Test
     public void where_nobody_drew_a_way_out_one_is_reckoned() {
-        Bays bays = Bays.of(List.of(List.of(box(0, 0, 12, 5))), List.of(), Optional.empty(), 16, 1, METRIC);
+        Bays bays = Bays.of(List.of(List.of(box(0, 0, 12, 5))), List.of(), List.of(), 16, 1, METRIC);
         assertFalse(bays.drawn());
-        assertEquals(bays.out(), new Corner(6, 0));
+        assertEquals(bays.outs(), List.of(new Corner(6, 0)));
+    }
+
+    /** One floor in two rooms: each is left by its own door, and the one without by its first wall. */
+    @Test
+    public void every_part_by_itself_has_a_way_out() {
+        List<List<List<Corner>>> parts = List.of(List.of(box(0, 0, 12, 5)), List.of(box(20, 0, 12, 5)));
+        Bays bays = Bays.of(parts, List.of(), List.of(new Corner(0, 2), new Corner(32, 2)), 16, 1, METRIC);
+        assertEquals(bays.outs(), List.of(new Corner(0, 2), new Corner(32, 2)));
+        assertTrue(bays.drawn());
+        assertTrue(bays.shut().isEmpty());
+        assertEquals(bays.bays().get(3).label().x(), 1.5, 0.01);
+        assertEquals(bays.bays().get(7).label().x(), 30.5, 0.01);
+        Bays one = Bays.of(parts, List.of(), List.of(new Corner(0, 2)), 16, 1, METRIC);
+        assertEquals(one.outs().get(1), new Corner(26, 0));
+        assertFalse(one.drawn());
+        assertTrue(one.shut().isEmpty());
     }
 
     /** Two halls joined by a gap of 40 cm: nobody carries a pail through, and the far one is told. */

@@ -57,11 +57,11 @@ public class FloorOrderTest {
                 order.floors().stream().map(FloorOrder.Left::zoneId).toList(),
                 List.of("store", "bar", "hall"),
                 order.toString());
-        assertEquals(order.of("store").over(), Optional.of("bar"));
-        assertEquals(order.of("store").out(), Optional.of(new Corner(7, 3)));
-        assertEquals(order.of("bar").over(), Optional.of("hall"));
-        assertEquals(order.of("hall").over(), Optional.empty());
-        assertEquals(order.of("hall").out(), Optional.of(new Corner(0, 2.5)));
+        assertEquals(order.of("store").over(), List.of("bar"));
+        assertEquals(order.of("store").outs(), List.of(new Corner(7, 3)));
+        assertEquals(order.of("bar").over(), List.of("hall"));
+        assertEquals(order.of("hall").over(), List.of());
+        assertEquals(order.of("hall").outs(), List.of(new Corner(0, 2.5)));
     }
 
     /** With a door of its own nobody leaves over another floor; the door that stays open comes last. */
@@ -69,10 +69,10 @@ public class FloorOrderTest {
     public void a_door_of_its_own_comes_before_the_neighbours_floor() {
         Ground ground = ground(THREE, door(DrawnLine.Kind.EXIT, 0, 2, 0, 3), door(DrawnLine.Kind.DOOR, 10, 2, 10, 3));
         FloorOrder order = FloorOrder.of(ground);
-        assertEquals(order.of("store").over(), Optional.empty());
+        assertEquals(order.of("store").over(), List.of());
         assertEquals(order(ground).get(2), "hall");
         // the bar shares as much with either: it is left over one of them, and coated before it
-        String over = order.of("bar").over().orElseThrow();
+        String over = order.of("bar").over().get(0);
         assertTrue(order(ground).indexOf("bar") < order(ground).indexOf(over));
     }
 
@@ -80,7 +80,7 @@ public class FloorOrderTest {
     public void a_floor_that_nobody_coats_is_a_way_out() {
         Ground ground = ground(List.of(piece("bar", 0, 0, 4, 6), piece("", 4, 0, 2, 6), piece("store", 6, 0, 4, 6)));
         for (String zone : List.of("bar", "store")) {
-            assertTrue(FloorOrder.of(ground).of(zone).out().isPresent());
+            assertTrue(FloorOrder.of(ground).of(zone).outs().size() == 1);
             assertTrue(FloorOrder.of(ground).of(zone).over().isEmpty());
         }
     }
@@ -90,7 +90,7 @@ public class FloorOrderTest {
     public void without_a_door_the_first_is_left_last() {
         Ground ground = ground(THREE);
         assertEquals(order(ground), List.of("store", "bar", "hall"));
-        assertTrue(FloorOrder.of(ground).of("hall").out().isEmpty());
+        assertTrue(FloorOrder.of(ground).of("hall").outs().isEmpty());
     }
 
     /** 50 cm between two floors: nobody gets through with a pail. */
@@ -98,7 +98,7 @@ public class FloorOrderTest {
     public void a_gap_too_narrow_leads_nowhere() {
         Ground ground = ground(
                 List.of(piece("hall", 0, 0, 3, 6), piece("nook", 3, 0, 2, 0.5)), door(DrawnLine.Kind.DOOR, 0, 2, 0, 3));
-        assertTrue(FloorOrder.of(ground).of("nook").out().isEmpty());
+        assertTrue(FloorOrder.of(ground).of("nook").outs().isEmpty());
         assertEquals(order(ground).get(0), "nook");
     }
 
@@ -108,14 +108,43 @@ public class FloorOrderTest {
         var one = new Ground.Room(List.of(piece("hall", 0, 0, 3, 6)), List.of(door(DrawnLine.Kind.DOOR, 0, 2, 0, 3)));
         var two = new Ground.Room(List.of(piece("bar", 3, 0, 4, 6)), List.of());
         FloorOrder order = FloorOrder.of(new Ground(List.of(one, two)));
-        assertTrue(order.of("bar").out().isEmpty());
+        assertTrue(order.of("bar").outs().isEmpty());
         // the same side by side in one room
         assertTrue(FloorOrder.of(ground(
-                        List.of(one.pieces().get(0), two.pieces().get(0)),
-                        one.lines().get(0)))
-                .of("bar")
-                .out()
-                .isPresent());
+                                List.of(one.pieces().get(0), two.pieces().get(0)),
+                                one.lines().get(0)))
+                        .of("bar")
+                        .outs()
+                        .size()
+                == 1);
+    }
+
+    /** The bar lies on both sides of the hall, and in a room of its own: each part has its own way out. */
+    @Test
+    public void a_floor_in_several_parts_is_left_part_by_part() {
+        var one = new Ground.Room(
+                List.of(piece("bar", 0, 0, 3, 6), piece("hall", 3, 0, 4, 6), piece("bar", 7, 0, 3, 6)),
+                List.of(door(DrawnLine.Kind.EXIT, 4, 0, 5, 0)));
+        var two = new Ground.Room(List.of(piece("bar", 20, 0, 4, 4)), List.of(door(DrawnLine.Kind.DOOR, 20, 1, 20, 2)));
+        FloorOrder order = FloorOrder.of(new Ground(List.of(one, two)));
+        assertEquals(order.of("bar").outs(), List.of(new Corner(3, 3), new Corner(7, 3), new Corner(20, 1.5)));
+        assertEquals(order.of("bar").over(), List.of("hall"));
+        assertEquals(order.floors().get(1).zoneId(), "hall");
+        // pieces of one floor that lie next to one another are one part
+        Ground split = ground(List.of(piece("hall", 0, 0, 3, 6), piece("hall", 3, 0, 4, 6)));
+        assertEquals(FloorOrder.of(split).floors().size(), 1);
+    }
+
+    /** Two floors that are each left over the other, in two rooms: no order is right, and there is one. */
+    @Test
+    public void what_crosses_in_two_rooms_is_still_answered() {
+        var one = new Ground.Room(
+                List.of(piece("hall", 0, 0, 3, 6), piece("bar", 3, 0, 4, 6)),
+                List.of(door(DrawnLine.Kind.EXIT, 0, 2, 0, 3)));
+        var two = new Ground.Room(
+                List.of(piece("bar", 20, 0, 3, 6), piece("hall", 23, 0, 4, 6)),
+                List.of(door(DrawnLine.Kind.EXIT, 20, 2, 20, 3)));
+        assertEquals(FloorOrder.of(new Ground(List.of(one, two))).floors().size(), 2);
     }
 
     /** Rooms in up to nine floors, each in bays, walked through: to every bay a dry way leads from a door. */
@@ -139,7 +168,7 @@ public class FloorOrderTest {
             double most = 6 + 40 * random.nextDouble();
             var shapes = new ArrayList<Geometry>();
             for (FloorOrder.Left left : FloorOrder.of(ground).floors()) {
-                Bays.of(ground.parts(left.zoneId()), List.of(), left.out(), most, 1, UnitSystem.METRIC)
+                Bays.of(ground.parts(left.zoneId()), List.of(), left.outs(), most, 1, UnitSystem.METRIC)
                         .bays()
                         .forEach(b -> shapes.add(Shapes2D.polygon(b.rings(), 0)));
             }
