@@ -199,7 +199,8 @@ export class Mixing {
       { jobId: job.id, zoneId: zone.id, words, asked },
       kind,
       subject,
-      more,
+      // sent when the zone is in another, it still belongs to this one
+      { ...more, cycle: zone.report.cycle.number },
     );
   }
 

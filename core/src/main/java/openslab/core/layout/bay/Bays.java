@@ -66,7 +66,8 @@ public record Bays(List<Laid> bays, List<Corner> outs, boolean drawn, List<Strin
     /**
      * @param parts of the floor, each its outer ring first
      * @param joints where coating stops
-     * @param exits where somebody gets out; of a part by itself that has none, the middle of its first wall
+     * @param exits where somebody gets out, of the part that is coated last last; of a part by itself that has none, the middle of
+     *     its first wall
      * @param mostM2 what one bay may be at most
      * @param paceM2PerMin of the crew
      */
@@ -91,7 +92,11 @@ public record Bays(List<Laid> bays, List<Corner> outs, boolean drawn, List<Strin
         var outs = new ArrayList<Corner>();
         var shut = new ArrayList<String>();
         boolean drawn = true;
-        for (List<Integer> part : Borders.together(between.touching())) {
+        List<List<Integer>> byThemselves = Borders.together(between.touching()).stream()
+                .sorted(Comparator.comparingInt(
+                        part -> exit(part, bays, exits).map(exits::indexOf).orElse(-1)))
+                .toList();
+        for (List<Integer> part : byThemselves) {
             Optional<Corner> exit = exit(part, bays, exits);
             drawn &= exit.isPresent();
             Corner out = exit.orElseGet(() -> middleOfFirst(parts, bays.get(part.get(0))));

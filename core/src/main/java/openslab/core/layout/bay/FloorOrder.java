@@ -28,8 +28,8 @@ public record FloorOrder(List<Left> floors) {
     /**
      * A floor.
      *
-     * @param outs where it is left, one place for each part of it that lies by itself; none for one out of which nothing leads that
-     *     anybody drew
+     * @param outs where it is left, one place for each part of it that lies by itself, the door that stays open last; none for one out
+     *     of which nothing leads that anybody drew
      * @param over ids of the zones that it is left over; none where doors or floors that nobody coats lead out
      */
     public record Left(String zoneId, List<Corner> outs, List<String> over) {
@@ -148,7 +148,10 @@ public record FloorOrder(List<Left> floors) {
                                     e.getValue().stream().anyMatch(w -> w.out().isPresent())))
                     .map(e -> new Left(
                             e.getKey(),
-                            e.getValue().stream().flatMap(w -> w.out().stream()).toList(),
+                            e.getValue().stream()
+                                    .sorted(Comparator.comparing(Way::stays))
+                                    .flatMap(w -> w.out().stream())
+                                    .toList(),
                             e.getValue().stream()
                                     .flatMap(w -> w.over().stream())
                                     .filter(over -> !over.isFree())

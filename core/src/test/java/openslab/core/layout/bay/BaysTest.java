@@ -97,8 +97,11 @@ public class BaysTest {
         assertTrue(bays.shut().isEmpty());
         assertEquals(bays.bays().get(3).label().x(), 1.5, 0.01);
         assertEquals(bays.bays().get(7).label().x(), 30.5, 0.01);
+        // the other way round the other part comes first
+        Bays turned = Bays.of(parts, List.of(), List.of(new Corner(32, 2), new Corner(0, 2)), 16, 1, METRIC);
+        assertEquals(turned.bays().get(3).label().x(), 30.5, 0.01);
         Bays one = Bays.of(parts, List.of(), List.of(new Corner(0, 2)), 16, 1, METRIC);
-        assertEquals(one.outs().get(1), new Corner(26, 0));
+        assertEquals(one.outs(), List.of(new Corner(26, 0), new Corner(0, 2)));
         assertFalse(one.drawn());
         assertTrue(one.shut().isEmpty());
     }

@@ -125,7 +125,7 @@ public class FloorOrderTest {
         var one = new Ground.Room(
                 List.of(piece("bar", 0, 0, 3, 6), piece("hall", 3, 0, 4, 6), piece("bar", 7, 0, 3, 6)),
                 List.of(door(DrawnLine.Kind.EXIT, 4, 0, 5, 0)));
-        var two = new Ground.Room(List.of(piece("bar", 20, 0, 4, 4)), List.of(door(DrawnLine.Kind.DOOR, 20, 1, 20, 2)));
+        var two = new Ground.Room(List.of(piece("bar", 20, 0, 4, 4)), List.of(door(DrawnLine.Kind.EXIT, 20, 1, 20, 2)));
         FloorOrder order = FloorOrder.of(new Ground(List.of(one, two)));
         assertEquals(order.of("bar").outs(), List.of(new Corner(3, 3), new Corner(7, 3), new Corner(20, 1.5)));
         assertEquals(order.of("bar").over(), List.of("hall"));
