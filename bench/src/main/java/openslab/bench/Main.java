@@ -50,6 +50,7 @@ public final class Main {
         OnTheWire.run(Path.of(args[0]));
         ApiLoad.run(Path.of(args[0]));
         ManyJobs.run(Path.of(args[0]));
+        ManyFloors.run(Path.of(args[0]));
         // last: the disk is busy for a while after it
         LoggerImport.run(Path.of(args[0]));
     }
