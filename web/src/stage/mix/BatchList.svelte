@@ -63,7 +63,11 @@
   <p><a class="more" href={to('bays')}>Walk it bay by bay</a></p>
   {#if stamped}<p><a class="more" href={to('stamps')}>Lay out the mats and strips</a></p>{/if}
   {#if planked}<p><a class="more" href={to('planks')}>Lay it out in planks</a></p>{/if}
-  <p><a class="more" href={to('mix')}>Mix another amount: a sample, half a kit, thinned</a></p>
+  <p>
+    <a class="more" href={to('mix')}
+      >Mix another amount: a sample, half a kit, short cans, thinned, with grit</a
+    >
+  </p>
   {#if zone.batches.logged.length + held.length > 0}
     <h3>Mixed so far</h3>
     <ul>

@@ -127,7 +127,7 @@
   .looked {
     fill: none;
     stroke: var(--chalk);
-    stroke-width: 5;
+    stroke-width: 3;
   }
 
   .joint {

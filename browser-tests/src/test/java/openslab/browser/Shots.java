@@ -25,7 +25,10 @@ public class Shots {
             var hands = new Hands(page);
             job(app, page, "Boat-repair");
             hands.climbTo("Clear coat");
+            Locator batch = page.getByText("Mix batch 1, with the card");
+            batch.evaluate("e => e.scrollIntoView({ block: 'center' })");
             shoot(page, "mix");
+            batch.evaluate("() => scrollTo(0, 0)");
             page.getByText("Walk it bay by bay").click();
             page.getByLabel("The bay").waitFor();
             shoot(page, "bays");
