@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Trouble from '../parts/Trouble.svelte';
+  import Declined from './Declined.svelte';
   import { outbox } from './outbox.svelte';
 
   const declined = $derived(outbox.held.filter((e) => outbox.declined[e.key]));
@@ -20,14 +20,8 @@
       </p>
     {/if}
     {#each declined as entry (entry.key)}
-      <div>
-        <p><b>Declined:</b> {entry.words}</p>
-        <Trouble problem={outbox.declined[entry.key] ?? null} />
-        <p>
-          <button type="button" onclick={() => outbox.send(true)}>Try again</button>
-          <button type="button" onclick={() => outbox.drop(entry.key)}>Drop it</button>
-        </p>
-      </div>
+      {@const problem = outbox.declined[entry.key]}
+      {#if problem}<Declined {entry} {problem} />{/if}
     {/each}
   </aside>
 {/if}
@@ -37,6 +31,8 @@
     position: sticky;
     inset-block-end: 0;
     z-index: 4;
+    max-block-size: 60dvh;
+    overflow-y: auto;
     padding: 8px 20px;
     border-block-start: 4px solid var(--hold);
     background: var(--paper);

@@ -1,5 +1,5 @@
 import { type ApiProblem, asProblem } from '../api/call';
-import { log } from '../api/client';
+import { log, newKey } from '../api/client';
 import type { LogForm } from '../api/types';
 
 /** A log entry that waits on this device for a signal. */
@@ -16,11 +16,14 @@ export interface Held {
 const KEPT = 'openslab.held';
 const AGAIN_MS = 15_000;
 
+const isHeld = (e: unknown): e is Held =>
+  typeof e === 'object' && e !== null && 'key' in e && 'zoneId' in e && 'form' in e;
+
 /** What cannot be read is nothing. */
 function read(): readonly Held[] {
   try {
     const held: unknown = JSON.parse(localStorage.getItem(KEPT) ?? '[]');
-    return Array.isArray(held) ? (held as Held[]) : [];
+    return Array.isArray(held) ? held.filter(isHeld) : [];
   } catch {
     return [];
   }
@@ -56,6 +59,16 @@ class Outbox {
 
   drop(key: string): void {
     this.#keep(read().filter((e) => e.key !== key));
+  }
+
+  /** Says otherwise what was declined, and sends it: another write, under a key of its own. */
+  async amend(key: string, more: Partial<LogForm>): Promise<void> {
+    this.#keep(
+      read().map((e) =>
+        e.key === key ? { ...e, key: newKey(), form: { ...e.form, ...more } } : e,
+      ),
+    );
+    await this.send();
   }
 
   /** What waits of one kind about one thing of a zone. */

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
@@ -86,10 +87,33 @@ public class CardTest extends OnTheDemo {
         hands.press("It is on the floor");
         assertThat(page.getByLabel("Not sent yet")).isVisible();
         page.unroute("**/log");
-        hands.press("Send now");
-        assertThat(page.getByLabel("Not sent yet")).isHidden();
+        // by itself, once the try that is on its way is given up
+        assertThat(page.getByLabel("Not sent yet"))
+                .isHidden(new LocatorAssertions.IsHiddenOptions().setTimeout(90_000));
         assertThat(page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Corin")))
                 .hasCount(1);
+    }
+
+    /** What was written down without a signal is declined when it gets there: nothing is lost, and it is said so that it is taken. */
+    @Test
+    public void what_is_declined_later_is_mended_and_sent() {
+        Page page = clearCoat(390, 844, "batch");
+        String[] at = page.url().replaceAll(".*#/job/", "").split("/");
+        String held = "{key:'11111111-1111-1111-1111-111111111111', jobId:'" + at[0] + "', zoneId:'" + at[1]
+                + "', words:'batch 9 of Clear coat', form:{kind:'BATCH', subject:'clear', place:'', at:'2026-05-04T11:00:00Z',"
+                + " by:'Ines', note:'', values:{volume:'2 gal', area:'20 ft²'}}}";
+        // what cannot be read besides is passed over
+        page.evaluate("localStorage.setItem('openslab.held', JSON.stringify([null, 3, " + held + "]))");
+        page.navigate(app.address);
+        page.reload();
+        Locator waiting = page.getByLabel("Not sent yet");
+        assertThat(waiting).containsText("Declined: batch 9 of Clear coat");
+        assertFit(page, "the rack with what was declined");
+        page.getByLabel("Why it was done all the same").fill("The client moves in tonight");
+        new Hands(page).press("Send it so");
+        assertThat(waiting).isHidden();
+        page.navigate(app.address + "/#/job/" + at[0] + "/" + at[1] + "/log");
+        assertThat(page.getByText("The client moves in tonight").first()).isVisible();
     }
 
     /** What is left in short cans, with grit in it, goes by the card as far as it reaches. */
