@@ -15,7 +15,9 @@
         {outbox.held
           .filter((e) => !outbox.declined[e.key])
           .map((e) => e.words)
-          .join('; ')}. Nothing is lost; it goes by itself.
+          .join('; ')}. {outbox.fleeting
+          ? 'The device is full: leave this page open until it is gone.'
+          : 'Nothing is lost; it goes by itself.'}
         <button type="button" onclick={() => outbox.send(true)}>Send now</button>
       </p>
     {/if}

@@ -1,5 +1,6 @@
 import { instruments } from '../api/client';
 import type { InstrumentView } from '../api/types';
+import { remember, remembered } from '../parts/memory';
 
 const MEMORY = 'instrument:';
 
@@ -16,11 +17,11 @@ class Shelf {
   }
 
   last(kind: string): string {
-    return localStorage.getItem(MEMORY + kind) ?? '';
+    return remembered(MEMORY + kind);
   }
 
   remember(kind: string, instrumentId: string): void {
-    localStorage.setItem(MEMORY + kind, instrumentId);
+    remember(MEMORY + kind, instrumentId);
   }
 }
 

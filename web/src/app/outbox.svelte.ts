@@ -1,6 +1,7 @@
 import { type ApiProblem, asProblem } from '../api/call';
 import { log, newKey } from '../api/client';
 import type { LogForm } from '../api/types';
+import { remember, remembered } from '../parts/memory';
 
 /** A log entry that waits on this device for a signal. */
 export interface Held {
@@ -22,7 +23,7 @@ const isHeld = (e: unknown): e is Held =>
 /** What cannot be read is nothing. */
 function read(): readonly Held[] {
   try {
-    const held: unknown = JSON.parse(localStorage.getItem(KEPT) ?? '[]');
+    const held: unknown = JSON.parse(remembered(KEPT) || '[]');
     return Array.isArray(held) ? held.filter(isHeld) : [];
   } catch {
     return [];
@@ -36,12 +37,14 @@ class Outbox {
   declined = $state.raw<Record<string, ApiProblem>>({});
   /** Counts what was sent from here. */
   sent = $state(0);
+  /** The device is full: what waits is lost with this page. */
+  fleeting = $state(false);
   #sending = false;
 
   /** Sends what waits, now and whenever there may be a signal again, until `stop` is called. */
   start(): () => void {
     const again = () => void this.send();
-    const others = () => (this.held = read());
+    const others = () => (this.held = this.#all());
     addEventListener('online', again);
     addEventListener('storage', others);
     const timer = setInterval(again, AGAIN_MS);
@@ -54,17 +57,17 @@ class Outbox {
   }
 
   hold(entry: Held): void {
-    this.#keep([...read(), entry]);
+    this.#keep([...this.#all(), entry]);
   }
 
   drop(key: string): void {
-    this.#keep(read().filter((e) => e.key !== key));
+    this.#keep(this.#all().filter((e) => e.key !== key));
   }
 
   /** Says otherwise what was declined, and sends it: another write, under a key of its own. */
   async amend(key: string, more: Partial<LogForm>): Promise<void> {
     this.#keep(
-      read().map((e) =>
+      this.#all().map((e) =>
         e.key === key ? { ...e, key: newKey(), form: { ...e.form, ...more } } : e,
       ),
     );
@@ -88,7 +91,7 @@ class Outbox {
       this.declined = {};
     }
     try {
-      for (const entry of read()) {
+      for (const entry of this.#all()) {
         if (!this.declined[entry.key] && !(await this.#sendOne(entry))) {
           return;
         }
@@ -114,9 +117,14 @@ class Outbox {
     }
   }
 
+  /** What is kept, by other pages too; where nothing can be, what this one holds. */
+  #all(): readonly Held[] {
+    return this.fleeting ? this.held : read();
+  }
+
   #keep(held: readonly Held[]): void {
     this.held = held;
-    localStorage.setItem(KEPT, JSON.stringify(held));
+    this.fleeting = !remember(KEPT, JSON.stringify(held));
   }
 }
 

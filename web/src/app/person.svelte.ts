@@ -1,12 +1,14 @@
+import { remember, remembered } from '../parts/memory';
+
 const KEY = 'openslab.by';
 
 /** Who holds this device: kept here only, sent with every log entry. */
 class Person {
-  name = $state(localStorage.getItem(KEY) ?? '');
+  name = $state(remembered(KEY));
 
   remember(name: string): void {
     this.name = name;
-    localStorage.setItem(KEY, name);
+    remember(KEY, name);
   }
 }
 

@@ -109,7 +109,8 @@
               <dd>{looked.batches}</dd>{/if}
           </dl>
           <p class="soft">
-            Ribbons 2 in from its sides and one down the middle, pulled towards the way out.
+            Ribbons {job.facts.units === 'US' ? '2 in' : '5 cm'} from its sides and one down the middle,
+            pulled towards the way out.
           </p>
           {#if isNext && floor.zoneId !== zone.id}
             <p class="go">

@@ -1,4 +1,5 @@
 import type { NextBatch, RecipeForm, WeighIn } from '../../../api/types';
+import { forget, remember, remembered } from '../../../parts/memory';
 
 /** What a device remembers of the batch in hand, so that a reload or a dead battery loses none of it. */
 export interface InHand {
@@ -23,7 +24,7 @@ export interface InHand {
 const HOLDS = 24 * 60 * 60_000;
 
 /** What cannot be read, and what was left standing, is no batch in hand. */
-function read(kept: string | null, now: Date): InHand | null {
+function read(kept: string, now: Date): InHand | null {
   try {
     const hand = kept ? (JSON.parse(kept) as InHand) : null;
     return hand && now.getTime() - new Date(hand.began).getTime() < HOLDS ? hand : null;
@@ -39,7 +40,7 @@ export class Card {
 
   constructor(of: { zoneId: string; cycle: number; layerId: string }, now: Date) {
     this.#key = `openslab.batch.${of.zoneId}/${of.cycle}/${of.layerId}`;
-    this.hand = read(localStorage.getItem(this.#key), now);
+    this.hand = read(remembered(this.#key), now);
   }
 
   begin(next: NextBatch, asked: RecipeForm, now: Date): void {
@@ -70,11 +71,11 @@ export class Card {
 
   end(): void {
     this.hand = null;
-    localStorage.removeItem(this.#key);
+    forget(this.#key);
   }
 
   #keep(hand: InHand): void {
     this.hand = hand;
-    localStorage.setItem(this.#key, JSON.stringify(hand));
+    remember(this.#key, JSON.stringify(hand));
   }
 }

@@ -67,11 +67,14 @@ public class CardTest extends OnTheDemo {
         app.complaints.removeIf(c -> c.contains("ERR_INTERNET_DISCONNECTED"));
     }
 
-    /** The batch is written down, and its answer never comes: nobody stands and waits with a pail, and it is there once. */
+    /** On a full device a batch is written down, and its answer never comes: nobody stands and waits with a pail, and it is there once. */
     @Test
     public void an_answer_that_does_not_come_is_no_signal() {
         Page page = clearCoat(390, 844, "batch");
         var hands = new Hands(page);
+        // a full device keeps nothing, and stops nobody
+        page.evaluate(
+                "() => { Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError'); }; }");
         hands.press("Begin batch");
         page.route("**/weigh-in", route -> {});
         hands.press("It shows that");
@@ -85,7 +88,7 @@ public class CardTest extends OnTheDemo {
         assertThat(page.getByText("on the floor by")).isVisible();
         hands.press("Go on without it");
         hands.press("It is on the floor");
-        assertThat(page.getByLabel("Not sent yet")).isVisible();
+        assertThat(page.getByLabel("Not sent yet")).containsText("leave this page open");
         page.unroute("**/log");
         // by itself, once the try that is on its way is given up
         assertThat(page.getByLabel("Not sent yet"))

@@ -93,8 +93,6 @@ class BuyController {
     record StrikeForm(String by) {}
 
     private static final int MOST_TOGETHER = 30;
-    private static final int MOST_LINES = 500;
-    private static final int MOST_PACKS = 100_000;
 
     private final TakeOffs takeOffs;
     private final OrderBook book;
@@ -193,8 +191,8 @@ class BuyController {
         String by = faults.line("by", form.by(), 1, 60);
         String note = faults.prose("note", form.note(), 2000);
         List<OrderLineForm> wanted = form.lines() == null ? List.of() : form.lines();
-        if (wanted.isEmpty() || wanted.size() > MOST_LINES) {
-            faults.add("lines", wanted.size() + " lines", "1 to " + MOST_LINES);
+        if (wanted.isEmpty() || wanted.size() > OrderBook.MOST_LINES) {
+            faults.add("lines", wanted.size() + " lines", "1 to " + OrderBook.MOST_LINES);
         }
         faults.check();
         writes.once(key, List.of("order", jobId, form), () -> {
@@ -236,8 +234,10 @@ class BuyController {
 
     private static Integer whole(Faults faults, String field, String text) {
         String digits = text == null ? "" : text.strip();
-        if (!digits.matches("\\d{1,6}") || Integer.parseInt(digits) < 1 || Integer.parseInt(digits) > MOST_PACKS) {
-            faults.add(field, text, "a whole number from 1 to " + MOST_PACKS);
+        if (!digits.matches("\\d{1,6}")
+                || Integer.parseInt(digits) < 1
+                || Integer.parseInt(digits) > OrderBook.MOST_PACKS) {
+            faults.add(field, text, "a whole number from 1 to " + OrderBook.MOST_PACKS);
             return null;
         }
         return Integer.parseInt(digits);

@@ -23,6 +23,11 @@ import org.springframework.stereotype.Repository;
 /** Which jobs are bought for together, what was ordered for them, and what came. */
 @Repository
 public class OrderBook {
+    /** OURS: no order has more lines; of no pack more are bought or come at once. */
+    public static final int MOST_LINES = 500;
+
+    public static final int MOST_PACKS = 100_000;
+
     /** An order as it went out. @param supplier empty where nobody noted one */
     public record PlacedOrder(
             UUID id,

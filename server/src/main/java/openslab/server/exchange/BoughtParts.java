@@ -14,8 +14,6 @@ import openslab.server.buy.OrderBook;
 
 /** Orders and deliveries as a job file has them, and the way back. */
 final class BoughtParts {
-    private static final int MOST_LINES = 500;
-    private static final int MOST_PACKS = 100_000;
     private static final double LARGEST = 1e6;
     private static final long MOST_CENTS = 100_000_000_000L;
 
@@ -69,8 +67,8 @@ final class BoughtParts {
         String by = faults.line(path + ".by", part.by(), 1, 60);
         String note = faults.prose(path + ".note", part.note(), 2000);
         List<JobFile.OrderLinePart> parts = part.lines() == null ? List.of() : part.lines();
-        if (parts.isEmpty() || parts.size() > MOST_LINES) {
-            faults.add(path + ".lines", parts.size() + " lines", "1 to " + MOST_LINES);
+        if (parts.isEmpty() || parts.size() > OrderBook.MOST_LINES) {
+            faults.add(path + ".lines", parts.size() + " lines", "1 to " + OrderBook.MOST_LINES);
         }
         faults.check();
         var lines = new ArrayList<OrderBook.PlacedLine>();
@@ -147,8 +145,8 @@ final class BoughtParts {
         if (!(size >= 0 && size <= LARGEST)) {
             faults.add(path + ".size", size, "0 to 1000000, litres or kilograms");
         }
-        if (number < 1 || number > MOST_PACKS) {
-            faults.add(path + ".number", number, "a whole number from 1 to " + MOST_PACKS);
+        if (number < 1 || number > OrderBook.MOST_PACKS) {
+            faults.add(path + ".number", number, "a whole number from 1 to " + OrderBook.MOST_PACKS);
         }
     }
 }
