@@ -140,7 +140,7 @@
   {#if recipe}
     <section class="answer" aria-label="Recipe" role="status">
       <p class="sum">
-        <FigureButton figure={recipe.amount} text={recipe.measured} size="big" />
+        <FigureButton figure={recipe.all} text={recipe.measured} size="big" />
         {#if recipe.fillings.value > 1}<span
             >in <FigureButton
               figure={recipe.fillings}

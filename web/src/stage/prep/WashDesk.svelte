@@ -125,7 +125,7 @@
           <FigureButton figure={mix.concentrate} />
           <small
             >{mix.concentrate.also}{#if made?.measured && made.measured !== mix.concentrate.text}, {made.measured}{/if}{#if made?.scoops},
-              <FigureButton figure={made.scoops} /> scoops{/if}</small
+              <FigureButton figure={made.scoops} />{/if}</small
           >
         </li>
       </ol>

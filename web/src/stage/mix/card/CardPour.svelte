@@ -59,7 +59,7 @@
     of={portion.line
       ? `line ${portion.line.text}`
       : portion.scoops
-        ? `${portion.scoops.text} scoops`
+        ? portion.scoops.text
         : portion.volume.text}
   />
 {/if}

@@ -25,8 +25,12 @@ import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.job.ZoneFacts;
 import openslab.core.product.Chemistry;
+import openslab.core.product.Concentrate;
 import openslab.core.product.LayerRole;
+import openslab.core.product.Packed;
 import openslab.core.product.Powder;
+import openslab.core.product.ProductSheet;
+import openslab.core.product.Spread;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
 import org.testng.annotations.Test;
@@ -43,6 +47,11 @@ public class JobTakeOffTest {
         return found.bill().materials().stream().collect(Collectors.toMap(Buying::slug, Function.identity()));
     }
 
+    private static Buying only(JobTakeOff found) {
+        assertEquals(found.bill().materials().size(), 1);
+        return found.bill().materials().get(0);
+    }
+
     private static JobTakeOff.Shop shop(List<Placed> placed, Delivery... came) {
         return new JobTakeOff.Shop(
                 Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, placed, List.of(came), List.of());
@@ -57,7 +66,7 @@ public class JobTakeOffTest {
                 slug,
                 true,
                 "can",
-                size,
+                new Packed(size),
                 count,
                 "",
                 "",
@@ -107,12 +116,31 @@ public class JobTakeOffTest {
         Formula.assertRecomputes(all.get("body").amount());
     }
 
+    /**
+     * 1:3 at 6 m²/L on 80 m², a tenth on top: 80/6·1.1 = 14.6667 L are sprayed, a quarter of it, 3.6667 L, comes out of bottles.
+     * 8 L mixed took 2 L of the 5 that came: 3 are there, 1.6667 are still wanted, and nothing is bought.
+     */
+    @Test
+    public void the_pack_of_a_concentrate_is_concentrate() {
+        var material = new Concentrate(3, 1.03, 0, Spread.of(6));
+        ProductSheet stain = Stories.of(material, Chemistry.WATER_STAIN);
+        var story = new Stories().layers(List.of(Stories.layer("stain", stain))).slab(20);
+        Buying fresh = only(takeOff(JobTakeOff.Shop.NEW, story.facts()));
+        assertEquals(fresh.amount().value(), 80 / 6.0 * 1.1 / 4, 1e-9);
+        Formula.assertRecomputes(fresh.amount());
+        story.batch(60, "stain", "volume=8 L area=44");
+        Buying begun = only(takeOff(shop(List.of(), came(30, stain.slug(), 5, 1)), story.facts()));
+        assertEquals(begun.onSite().value(), 3, 1e-9);
+        assertEquals(begun.amount().value(), (80 / 6.0 * 1.1 - 8) / 4, 1e-9);
+        assertEquals(begun.toBuy().value(), 0, 0);
+    }
+
     /** 24 L came and 5 were mixed: 19 are on the site for the 17 that are left. Of 30 ordered, 6 are on their way. */
     @Test
     public void what_came_and_what_is_on_its_way_is_counted_once() {
         var story = new Stories().surveyed().ground().slab(20);
         story.coat(41, "primer").batch(60, "body", "volume=5 L area=18");
-        var placed = List.of(new Placed(Stories.moment(1), "body", "", 30));
+        var placed = List.of(new Placed(Stories.moment(1), "body", "", new Packed(30)));
         Buying body = bySheet(takeOff(shop(placed, came(30, "body", 12, 2)), story.facts()))
                 .get("body");
         assertEquals(body.onSite().value(), 19, 1e-9);
@@ -171,7 +199,7 @@ public class JobTakeOffTest {
                 "Body",
                 true,
                 "12 L",
-                12,
+                new Packed(12),
                 1,
                 "",
                 "Slate",
@@ -195,7 +223,7 @@ public class JobTakeOffTest {
         var story = new Stories().layers(layers);
         story.entry(LogEntry.Kind.COLOUR, "body", "", 1, LogEntry.COLOUR_FIELDS, "name=Slate");
         story.entry(LogEntry.Kind.COLOUR, "second", "", 1, LogEntry.COLOUR_FIELDS, "name=Clay");
-        var left = new Leftover("a", "body", 3, "Slate", "", "", Optional.empty(), Optional.empty(), "");
+        var left = new Leftover("a", "body", new Packed(3), "Slate", "", "", Optional.empty(), Optional.empty(), "");
         var shop = new JobTakeOff.Shop(
                 Losses.NONE,
                 PriceBook.EMPTY,
@@ -230,7 +258,7 @@ public class JobTakeOffTest {
                 "Body",
                 true,
                 "12 L",
-                12,
+                new Packed(12),
                 1,
                 "",
                 "",

@@ -31,6 +31,7 @@ import openslab.core.mix.Used;
 import openslab.core.product.Broadcast;
 import openslab.core.product.Chemistry;
 import openslab.core.product.Concentrate;
+import openslab.core.product.Laid;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Liquid;
 import openslab.core.product.Powder;
@@ -91,7 +92,7 @@ public class LayingTest {
     @Test
     public void a_concentrate_is_let_down_whole() {
         var stain = new Concentrate(3, 1.05, 0, Spread.of(5));
-        assertEquals(stain.share(), 0.25, 1e-12);
+        assertEquals(stain.packedShare(), 0.25, 1e-12);
         assertEquals(stain.pouring().get(0).name(), "Water");
         assertFalse(stain.isFilm());
         assertTrue(Film.of(stain, METRIC).isEmpty());
@@ -115,7 +116,7 @@ public class LayingTest {
         var flake = new Broadcast(0.6, true, List.of());
         var planned = TakeOff.of(80, flake, Allowance.of(0.1), METRIC);
         // 52.8 kg planned; 24 kg over 30 m² are 0.8 kg/m²: the other 50 m² take 40, and 28.8 are left
-        Used used = Used.of(List.of(new Used.Batch(24, 30)), planned, 80, flake, METRIC)
+        Used used = Used.of(List.of(new Used.Batch(new Laid(24), 30)), planned, 80, flake, METRIC)
                 .orElseThrow();
         assertEquals(used.rate().value(), 0.8, 1e-12);
         assertEquals(used.left().value(), 28.8, 1e-9);

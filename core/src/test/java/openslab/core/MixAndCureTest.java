@@ -33,6 +33,7 @@ import openslab.core.product.Exposure;
 import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
 import openslab.core.product.OnePart;
+import openslab.core.product.Packed;
 import openslab.core.product.Spread;
 import openslab.core.product.TemperatureCurve;
 import openslab.core.quantity.Figure;
@@ -138,8 +139,8 @@ public class MixAndCureTest {
         double areaM2 = Unit.SQUARE_FOOT.toBase(500);
         Figure amount = TakeOff.mass(areaM2, flake, crew.allowance(), US);
         assertEquals(Unit.POUND.fromBase(amount.base()), 60, 1e-9);
-        var box = List.of(new Kit("box", Unit.POUND.toBase(40), 12_800));
-        assertEquals(KitCover.of(amount.value(), box).kits().get(0).count(), 2);
+        var box = List.of(new Kit("box", new Packed(Unit.POUND.toBase(40)), 12_800));
+        assertEquals(KitCover.of(new Packed(amount.value()), box).kits().get(0).count(), 2);
         var body = Stories.liquid("B", LayerRole.BODY, 4, Map.of());
         var life = CureTime.of(body, Clock.POT_LIFE, 20, US);
         var bays = BatchPlan.of(List.of(Bay.whole(90)), body, life.minutes(), crew, US)

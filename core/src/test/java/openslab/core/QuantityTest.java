@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import openslab.core.quantity.FallText;
+import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Measure;
@@ -47,6 +48,34 @@ public class QuantityTest {
     public void reads_what_a_person_writes(Cases c) {
         double base = Measure.parse("field", c.text("text"), Unit.valueOf(c.text("unit")), -ANY, ANY);
         assertEquals(base, c.number("base"), 5e-6);
+    }
+
+    /** A unit that is shown is a unit that may be typed, and so may the code that a program was sent. */
+    @Test
+    public void every_unit_reads_its_own_symbol() {
+        for (Unit unit : Unit.values()) {
+            if (unit.symbol().isEmpty()) {
+                continue;
+            }
+            for (String shown : List.of(unit.symbol(), unit.code())) {
+                assertEquals(Measure.parse("field", "3 " + shown, unit, -ANY, 1e12), unit.toBase(3), 1e-9, shown);
+            }
+            assertEquals(Unit.of(unit.dimension(), UnitSystem.US).dimension(), unit.dimension());
+        }
+    }
+
+    /** Little of a volume or of a mass is told in what it is measured in, never as "0.00". */
+    @Test
+    public void little_is_never_told_as_nothing() {
+        for (double amount = 1e-6; amount < 100; amount *= 1.07) {
+            for (Dimension dimension : List.of(Dimension.VOLUME, Dimension.MASS)) {
+                for (UnitSystem system : UnitSystem.values()) {
+                    String shown = Show.in(system, dimension, amount);
+                    double read = Measure.parse("field", shown, Unit.of(dimension, system), 0, ANY);
+                    assertEquals(read, amount, 0.051 * amount, shown);
+                }
+            }
+        }
     }
 
     /** What a form is filled with is read again as it was shown, thousands set apart included. */

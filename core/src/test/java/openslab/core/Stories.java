@@ -40,6 +40,7 @@ import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Liquid;
 import openslab.core.product.Material;
+import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.Spread;
 import openslab.core.product.TemperatureCurve;
@@ -98,7 +99,7 @@ public final class Stories {
                 twoPart(2, 1.13, 1.02, spread, TwoPart.First.B),
                 Optional.of(LIMITS),
                 clocks,
-                List.of(new Kit("small", 5, 10_000), new Kit("large", 12, 20_000)),
+                List.of(new Kit("small", new Packed(5), 10_000), new Kit("large", new Packed(12), 20_000)),
                 reseal,
                 Traits.SILENT,
                 Handling.SILENT,
@@ -124,7 +125,7 @@ public final class Stories {
                 new Broadcast(0.6, true, List.of()),
                 Optional.empty(),
                 Map.of(),
-                List.of(new Kit("box", 18, 12_000)),
+                List.of(new Kit("box", new Packed(18), 12_000)),
                 Map.of(),
                 Traits.SILENT,
                 Handling.SILENT,

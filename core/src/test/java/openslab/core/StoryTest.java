@@ -441,7 +441,7 @@ public class StoryTest {
                 ZoneFields.CREW,
                 Map.of("pace", "11 ft²/min", "share", "75", "allowance", "5 %"),
                 UnitSystem.METRIC);
-        var crew = ZoneFields.crew(values);
+        var crew = ZoneFields.crew(values, UnitSystem.METRIC);
         assertEquals(crew.paceM2PerMin(), 11 * 0.09290304, 1e-12);
         assertEquals(crew.potLifeShare(), 0.75, 1e-12);
         assertEquals(crew.allowance().loss(), 0.05, 1e-12);

@@ -13,6 +13,7 @@ import openslab.core.job.RunningClock.Due;
 import openslab.core.job.RunningClock.Next;
 import openslab.core.job.RunningClock.Urgency;
 import openslab.core.mix.Used;
+import openslab.core.product.Laid;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Liquid;
 import openslab.core.quantity.Figure;
@@ -37,7 +38,7 @@ public class UsedTest {
     @Test
     public void batches_are_added_up_and_carried_on_to_the_whole_floor() {
         Used used = Used.of(
-                        List.of(new Used.Batch(2, 20), new Used.Batch(3, 25)),
+                        List.of(new Used.Batch(new Laid(2), 20), new Used.Batch(new Laid(3), 25)),
                         planned(12),
                         90,
                         liquid(),

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import openslab.core.product.Packed;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -28,7 +29,7 @@ public record Bill(
      *
      * @param what a sheet's slug, or the id of something small
      * @param title as it is ordered; {@code colour} empty where it has none
-     * @param size litres or kilograms of a pack; 0 where it is bought one by one
+     * @param size of a pack; nothing where it is bought one by one
      * @param eachCents 0 where nobody noted a price
      */
     public record OrderLine(
@@ -36,7 +37,7 @@ public record Bill(
             String title,
             String colour,
             String pack,
-            double size,
+            Packed size,
             int count,
             long eachCents,
             long cents) {}
@@ -65,7 +66,7 @@ public record Bill(
                             s.label(),
                             "",
                             PriceBook.EACH,
-                            0,
+                            Packed.NOTHING,
                             (int) Math.round(s.count().value()),
                             s.eachCents(),
                             s.cents()));

@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import openslab.core.mix.TakeOff;
 import openslab.core.product.Kit;
 import openslab.core.product.Liquid;
+import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Require;
@@ -23,7 +25,7 @@ import openslab.core.quantity.Worksheet;
  *
  * @param slug of the sheet
  * @param colour empty where nobody said, and where it has none
- * @param amount litres or kilograms, allowance included, over all {@code uses}
+ * @param amount what packs have to hold, allowance included, over all {@code uses}: litres or kilograms, of a concentrate before its water
  * @param onSite what came and was not used yet; {@code ordered} what is on its way
  * @param store what is left over from other jobs and used first
  * @param passedOver what is left over and is not used, with the reason
@@ -48,7 +50,14 @@ public record Buying(
         Optional<Figure> cost,
         Optional<Figure> leftover,
         boolean unpriced) {
-    /** A layer of a zone, and what it takes. @param job its name; empty where one job buys alone */
+    /** A layer of a zone, and what goes on the floor of it. @param job its name; empty where one job buys alone */
+    public record Taking(String job, String zone, String name, String layer, String title, Figure laid) {
+        private Use use(ProductSheet sheet, UnitSystem system) {
+            return new Use(job, zone, name, layer, title, TakeOff.packed(laid, sheet.material(), system));
+        }
+    }
+
+    /** The same. @param amount that its packs have to hold */
     public record Use(String job, String zone, String name, String layer, String title, Figure amount) {
         /** The zone, and the job it is of where there are several. */
         public String where() {
@@ -63,7 +72,7 @@ public record Buying(
     public record PassedOver(String id, String lot, String from, String amount, String why) {}
 
     /** So many packs of one size. @param supplier empty where nobody noted one */
-    public record PackLine(String pack, double size, String supplier, int count, long eachCents) {
+    public record PackLine(String pack, Packed size, String supplier, int count, long eachCents) {
         /** Hundredths of the shop's money. */
         public long cents() {
             return count * eachCents;
@@ -73,14 +82,13 @@ public record Buying(
     /**
      * What is there already.
      *
-     * @param onSite litres or kilograms that came and were not used yet
-     * @param ordered likewise, on its way
+     * @param onSite what came and was not used yet
+     * @param ordered what is on its way
      */
-    public record OnHand(double onSite, double ordered, List<Leftover> store) {
-        public static final OnHand NOTHING = new OnHand(0, 0, List.of());
+    public record OnHand(Packed onSite, Packed ordered, List<Leftover> store) {
+        public static final OnHand NOTHING = new OnHand(Packed.NOTHING, Packed.NOTHING, List.of());
 
         public OnHand {
-            Require.that(onSite >= 0 && ordered >= 0, "what is there cannot be less than nothing, got %s", onSite);
             store = List.copyOf(store);
         }
     }
@@ -96,19 +104,20 @@ public record Buying(
     }
 
     /**
-     * @param uses at least one, all of {@code sheet} in one colour
+     * @param takings at least one, all of {@code sheet} in one colour
      * @param hand what is there already
      */
     public static Buying of(
             ProductSheet sheet,
             String colour,
-            List<Use> uses,
+            List<Taking> takings,
             OnHand hand,
             PriceBook prices,
             When when,
             UnitSystem system) {
-        Require.that(!uses.isEmpty(), "there must be something that takes the sheet, got %s", uses);
-        return new Reckoning(sheet, colour, hand, prices, when, system).of(uses);
+        Require.that(!takings.isEmpty(), "there must be something that takes the sheet, got %s", takings);
+        return new Reckoning(sheet, colour, hand, prices, when, system)
+                .of(takings.stream().map(t -> t.use(sheet, system)).toList());
     }
 
     private record Reckoning(
@@ -118,18 +127,19 @@ public record Buying(
 
         Buying of(List<Use> uses) {
             Figure amount = sum(uses);
-            double open = Math.max(0, amount.value() - hand.onSite() - hand.ordered());
+            double open = Math.max(
+                    0, amount.value() - hand.onSite().amount() - hand.ordered().amount());
             var taken = new ArrayList<FromStore>();
             var passed = new ArrayList<PassedOver>();
             for (Leftover left : hand.store().stream().sorted(Leftover.FIRST).toList()) {
                 Optional<String> refusal = left.refusal(sheet, colour, when.now(), when.today());
-                double some = Math.min(open, left.amount());
+                double some = Math.min(open, left.amount().amount());
                 if (refusal.isPresent()) {
                     passed.add(new PassedOver(
                             left.id(),
                             left.lot(),
                             left.from(),
-                            figure(left, left.amount()).text(),
+                            figure(left, left.amount().amount()).text(),
                             refusal.get()));
                 } else if (some > KitCover.ROUNDING) {
                     taken.add(new FromStore(left.id(), left.lot(), left.from(), figure(left, some)));
@@ -141,7 +151,7 @@ public record Buying(
             Optional<KitCover> cover = offers.isEmpty()
                     ? Optional.empty()
                     : Optional.of(KitCover.of(
-                            toBuy.value(),
+                            new Packed(toBuy.value()),
                             offers.stream().map(PriceBook.Offer::pack).toList()));
             return new Buying(
                     sheet.slug(),
@@ -164,7 +174,8 @@ public record Buying(
             return sheet.material() instanceof Liquid ? Unit.LITRE : Unit.KILOGRAM;
         }
 
-        private Figure there(String label, String what, double amount) {
+        private Figure there(String label, String what, Packed there) {
+            double amount = there.amount();
             var w = new Worksheet(system);
             w.given("t", what, amount, unit());
             return w.figure(
@@ -173,7 +184,11 @@ public record Buying(
 
         private Figure figure(Leftover left, double amount) {
             var w = new Worksheet(system);
-            w.given("V", "left over" + (left.lot().isEmpty() ? "" : ", lot " + left.lot()), left.amount(), unit());
+            w.given(
+                    "V",
+                    "left over" + (left.lot().isEmpty() ? "" : ", lot " + left.lot()),
+                    left.amount().amount(),
+                    unit());
             w.given("u", "of it used", amount, unit());
             return w.figure(
                     "from the store", "L", "min(V,u)", amount, unit(), Source.ours("what goes off first goes first"));
@@ -203,13 +218,14 @@ public record Buying(
         }
 
         private Figure toBuy(Figure amount, List<FromStore> taken) {
-            if (hand.onSite() == 0 && hand.ordered() == 0 && taken.isEmpty()) {
+            if (hand.onSite().isNothing() && hand.ordered().isNothing() && taken.isEmpty()) {
                 return amount;
             }
             var w = new Worksheet(system);
             double need = w.from("V", amount);
-            double there = w.given("S", "on the site, not used yet", hand.onSite(), unit())
-                    + w.given("O", "ordered, on its way", hand.ordered(), unit());
+            double there =
+                    w.given("S", "on the site, not used yet", hand.onSite().amount(), unit())
+                            + w.given("O", "ordered, on its way", hand.ordered().amount(), unit());
             var formula = new StringBuilder("V-S-O");
             for (int i = 1; i <= taken.size(); i++) {
                 FromStore t = taken.get(i - 1);
@@ -247,7 +263,7 @@ public record Buying(
             for (int i = 1; i <= cover.kits().size(); i++) {
                 KitCover.Bought b = cover.kits().get(i - 1);
                 w.given("n" + i, "how many, " + b.kit().label(), b.count(), Unit.ONE);
-                w.given("c" + i, "holds, " + b.kit().label(), b.kit().size(), unit());
+                w.given("c" + i, "holds, " + b.kit().label(), b.kit().size().amount(), unit());
                 held.append(i == 1 ? "" : "+").append("n" + i + "·c" + i);
             }
             w.let("K", "all kits bought", held.isEmpty() ? "0" : held.toString(), cover.size(), unit());

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Set;
+import openslab.core.product.Packed;
 import openslab.core.quantity.Require;
 
 /**
@@ -12,7 +13,7 @@ import openslab.core.quantity.Require;
  * @param id of the note about it
  * @param slug of its sheet; {@code sheet} its name
  * @param ofLiquid whether it is told in litres; kilograms of all else
- * @param size of one pack, likewise
+ * @param size of one pack
  * @param ordered the colour that was ordered; {@code colour} that of the label. Empty where it has none
  * @param bestBefore the last day on which it is good, where the label says so
  * @param faults what was found on opening and looking
@@ -26,7 +27,7 @@ public record Delivery(
         String sheet,
         boolean ofLiquid,
         String pack,
-        double size,
+        Packed size,
         int count,
         String maker,
         String ordered,
@@ -54,14 +55,13 @@ public record Delivery(
     }
 
     public Delivery {
-        Require.positive(size, "size of a pack");
+        Require.positive(size.amount(), "size of a pack");
         Require.that(count >= 1, "at least one pack came, got %s", count);
         faults = Set.copyOf(faults);
     }
 
-    /** Litres or kilograms. */
-    public double amount() {
-        return size * count;
+    public Packed amount() {
+        return size.times(count);
     }
 
     /** Whether the label has another colour than was ordered. */

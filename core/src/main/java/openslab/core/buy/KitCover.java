@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import openslab.core.product.Kit;
+import openslab.core.product.Packed;
 import openslab.core.quantity.Require;
 
 /**
@@ -25,22 +26,26 @@ public record KitCover(List<Bought> kits, long costCents, double size) {
      * {@value KitTable#MOST_CELLS} of it are needed; otherwise two ways to buy that differ by less than a
      * {@value KitTable#MOST_CELLS}th of the need may be taken for one another. What is bought is never short.
      *
-     * @param need litres or kilograms
      * @param kits at least one
      */
-    public static KitCover of(double need, List<Kit> kits) {
+    public static KitCover of(Packed needed, List<Kit> kits) {
+        double need = needed.amount();
         Require.that(!kits.isEmpty(), "there must be at least one kit on sale, got %s", kits);
-        Require.that(need >= 0 && need < 1e6, "need must be from 0 to 1 000 000, got %s", need);
+        Require.that(need < 1e6, "need must be from 0 to 1 000 000, got %s", need);
         double least = need - ROUNDING * Math.max(1, need);
         // of two at the same price a unit the larger: fewer of it do
         List<Kit> byPrice = kits.stream()
-                .sorted(Comparator.comparingDouble((Kit k) -> k.priceCents() / k.size())
-                        .thenComparing(Comparator.comparingDouble(Kit::size).reversed()))
+                .sorted(Comparator.comparingDouble(
+                                (Kit k) -> k.priceCents() / k.size().amount())
+                        .thenComparing(
+                                Comparator.comparingDouble((Kit k) -> k.size().amount())
+                                        .reversed()))
                 .toList();
         Kit cheapest = byPrice.get(0);
-        double largest = kits.stream().mapToDouble(Kit::size).max().orElseThrow();
-        int ahead = (int) Math.max(0, Math.floor((least - LARGEST_KITS * largest) / cheapest.size()));
-        int[] counts = KitTable.cheapest(least - ahead * cheapest.size(), byPrice);
+        double largest = kits.stream().mapToDouble(k -> k.size().amount()).max().orElseThrow();
+        int ahead = (int) Math.max(
+                0, Math.floor((least - LARGEST_KITS * largest) / cheapest.size().amount()));
+        int[] counts = KitTable.cheapest(least - ahead * cheapest.size().amount(), byPrice);
         counts[0] += ahead;
         return bought(byPrice, counts);
     }
@@ -53,10 +58,11 @@ public record KitCover(List<Bought> kits, long costCents, double size) {
             if (counts[i] > 0) {
                 bought.add(new Bought(kits.get(i), counts[i]));
                 cost += counts[i] * kits.get(i).priceCents();
-                size += counts[i] * kits.get(i).size();
+                size += counts[i] * kits.get(i).size().amount();
             }
         }
-        bought.sort(Comparator.comparingDouble((Bought b) -> b.kit().size()).reversed());
+        bought.sort(Comparator.comparingDouble((Bought b) -> b.kit().size().amount())
+                .reversed());
         return new KitCover(List.copyOf(bought), cost, size);
     }
 }

@@ -27,7 +27,7 @@ final class KitTable {
     private KitTable(double need, List<Kit> kits) {
         this.need = need;
         this.kits = kits;
-        double largest = kits.stream().mapToDouble(Kit::size).max().orElseThrow();
+        double largest = kits.stream().mapToDouble(k -> k.size().amount()).max().orElseThrow();
         this.grain = Math.max(grain(kits), (need + largest) / MOST_CELLS);
         int cells = cell(need + largest) + 2;
         cost = new long[cells];
@@ -63,7 +63,7 @@ final class KitTable {
 
     private void add(int at, short k) {
         Kit kit = kits.get(k);
-        double sum = size[at] + kit.size();
+        double sum = size[at] + kit.size().amount();
         // a kit smaller than a grain still brings its buyer on
         int to = Math.max(at + 1, cell(sum));
         long price = cost[at] + kit.priceCents();
@@ -105,7 +105,7 @@ final class KitTable {
         for (double grain : GRAINS) {
             long common = 0;
             for (Kit kit : kits) {
-                double grains = kit.size() / grain;
+                double grains = kit.size().amount() / grain;
                 long whole = Math.round(grains);
                 if (whole == 0 || Math.abs(grains - whole) > 1e-7 * whole) {
                     common = -1;

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.Optional;
+import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Require;
 
@@ -12,7 +13,7 @@ import openslab.core.quantity.Require;
  * What stands in the store from another job.
  *
  * @param slug of its sheet
- * @param amount litres or kilograms
+ * @param amount as its cans hold it: of a concentrate, before its water
  * @param colour, {@code maker}, {@code lot} as the label has them; empty where it says nothing
  * @param opened when its lid came off; empty where it never did
  * @param bestBefore the last day on which it is good; empty where the label says nothing
@@ -21,7 +22,7 @@ import openslab.core.quantity.Require;
 public record Leftover(
         String id,
         String slug,
-        double amount,
+        Packed amount,
         String colour,
         String maker,
         String lot,
@@ -32,11 +33,11 @@ public record Leftover(
     public static final Comparator<Leftover> FIRST = Comparator.comparing(
                     (Leftover l) -> l.opened().isEmpty())
             .thenComparing(l -> l.bestBefore().orElse(LocalDate.MAX))
-            .thenComparingDouble(Leftover::amount)
+            .thenComparingDouble(l -> l.amount().amount())
             .thenComparing(Leftover::id);
 
     public Leftover {
-        Require.positive(amount, "amount left over");
+        Require.positive(amount.amount(), "amount left over");
     }
 
     /** Why it is not used where {@code sheet} goes on in {@code wanted}; empty where it is. */

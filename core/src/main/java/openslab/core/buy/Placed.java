@@ -1,11 +1,11 @@
 package openslab.core.buy;
 
 import java.time.Instant;
+import openslab.core.product.Packed;
 
 /**
  * What was ordered, of one sheet in one colour.
  *
  * @param colour empty where it has none
- * @param amount litres or kilograms
  */
-public record Placed(Instant at, String slug, String colour, double amount) {}
+public record Placed(Instant at, String slug, String colour, Packed amount) {}

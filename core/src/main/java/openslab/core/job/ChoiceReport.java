@@ -78,7 +78,7 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
     public record Replacing(String words, Optional<Figure> money) {}
 
     /** Nobody has read the slab: the temperature at which sheets are written, 70 °F. */
-    private static final double USUAL_C = 21.1;
+    private static final double USUAL_C = Unit.FAHRENHEIT.toBase(70);
 
     private static final Source WAITS =
             Source.sheet("the waits of preparation, of each step and of each coat, one after another");

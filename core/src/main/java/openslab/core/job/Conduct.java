@@ -473,7 +473,8 @@ public final class Conduct {
         Used.Batch batch = LogEntry.batch(e, material);
         boolean liquid = material instanceof Liquid;
         // what is thrown or laid by depth is told by how much lies on a square metre: more of it is thicker
-        double reached = liquid ? batch.areaM2() / batch.amount() : batch.amount() / batch.areaM2();
+        double reached =
+                liquid ? batch.areaM2() / batch.laid().amount() : batch.laid().amount() / batch.areaM2();
         Band band = Band.of(layer);
         if (reached >= band.least() && reached <= band.most()) {
             return Optional.empty();
@@ -481,7 +482,7 @@ public final class Conduct {
         boolean thin = liquid == reached > band.most();
         var w = new Worksheet(system);
         w.given("a", "spread over", batch.areaM2(), Unit.SQUARE_METRE);
-        w.given("v", "used", batch.amount(), liquid ? Unit.LITRE : Unit.KILOGRAM);
+        w.given("v", "used", batch.laid().amount(), liquid ? Unit.LITRE : Unit.KILOGRAM);
         Figure figure = w.figure(
                 liquid ? "spread rate" : "on the floor",
                 "s",

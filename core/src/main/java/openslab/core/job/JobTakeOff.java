@@ -34,6 +34,7 @@ import openslab.core.mix.TakeOff;
 import openslab.core.product.Exposure;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Material;
+import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
@@ -111,7 +112,7 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
         double bare = 0;
         for (LogEntry e : batches) {
             var batch = LogEntry.batch(e, material);
-            used += batch.amount();
+            used += batch.laid().amount();
             bare += TakeOff.of(
                             batch.areaM2(),
                             material,
@@ -190,7 +191,7 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
 
         private Buying buying(Of of, List<Open> open, Set<Of> all) {
             ProductSheet sheet = open.get(0).layer().sheet();
-            List<Buying.Use> uses = open.stream().map(this::use).toList();
+            List<Buying.Taking> takings = open.stream().map(this::taking).toList();
             var hand = new Buying.OnHand(
                     onSite(of, all),
                     ordered(of, all),
@@ -199,18 +200,18 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                             // one that somebody else wants is not passed over here, and not used twice
                             .filter(l -> !of.colour().isEmpty() || isOf(of, l.slug(), l.colour(), all))
                             .toList());
-            return Buying.of(sheet, of.colour(), uses, hand, shop.prices(), when, system);
+            return Buying.of(sheet, of.colour(), takings, hand, shop.prices(), when, system);
         }
 
-        private Buying.Use use(Open o) {
+        private Buying.Taking taking(Open o) {
             double areaM2 = o.zone().area(system).base();
             Material material = o.zone().taken(o.layer()).material();
             Figure whole =
                     TakeOff.of(areaM2, material, o.zone().bought(o.layer()).losing(loss(o).value()), system);
             double used = o.zone().unstruck(LogEntry.Kind.BATCH, o.layer().id()).stream()
-                    .mapToDouble(e -> LogEntry.batch(e, material).amount())
+                    .mapToDouble(e -> LogEntry.batch(e, material).laid().amount())
                     .sum();
-            return new Buying.Use(
+            return new Buying.Taking(
                     o.site().name(),
                     o.zone().id(),
                     o.zone().name(),
@@ -245,7 +246,7 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                         .filter(b -> b.slug().equals(of.slug()) && b.colour().equals(of.colour()))
                         .mapToDouble(b -> b.amount().value())
                         .sum();
-                double site = onSite(of, all);
+                double site = onSite(of, all).amount();
                 if (site > needed + NOTHING) {
                     rest.add(rest(deliveries, needed, site));
                 }
@@ -279,14 +280,14 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
         }
 
         /** What came sound and was not used since; a floor that took more than came had it from elsewhere. */
-        private double onSite(Of of, Set<Of> all) {
+        private Packed onSite(Of of, Set<Of> all) {
             var events = new ArrayList<Event>();
             shop.came().stream()
                     .filter(d -> isOf(of, d.slug(), d.colour(), all) && d.isSound(when.today()))
-                    .forEach(d -> events.add(new Event(d.at(), d.amount())));
+                    .forEach(d -> events.add(new Event(d.at(), d.amount().amount())));
             shop.away().stream()
                     .filter(a -> isOf(of, a.slug(), a.colour(), all))
-                    .forEach(a -> events.add(new Event(a.at(), -a.amount())));
+                    .forEach(a -> events.add(new Event(a.at(), -a.amount().amount())));
             for (Site site : sites) {
                 for (ZoneFacts zone : site.zones()) {
                     events.addAll(used(of, zone, all));
@@ -300,28 +301,32 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                     .filter(b -> isOf(of, b.layer().sheet().slug(), b.colour(), all))
                     .map(b -> new Event(
                             b.entry().at(),
-                            -LogEntry.batch(b.entry(), b.layer().sheet().material())
-                                    .amount()))
+                            -packed(b.entry(), b.layer().sheet().material()).amount()))
                     .toList();
         }
 
-        private double ordered(Of of, Set<Of> all) {
+        /** What a batch took out of packs. */
+        private static Packed packed(LogEntry batch, Material material) {
+            return material.packed(LogEntry.batch(batch, material).laid());
+        }
+
+        private Packed ordered(Of of, Set<Of> all) {
             Stream<Event> placed = shop.placed().stream()
                     .filter(p -> isOf(of, p.slug(), p.colour(), all))
-                    .map(p -> new Event(p.at(), p.amount()));
+                    .map(p -> new Event(p.at(), p.amount().amount()));
             Stream<Event> came = shop.came().stream()
                     .filter(d -> isOf(of, d.slug(), d.ordered().isEmpty() ? d.colour() : d.ordered(), all))
-                    .map(d -> new Event(d.at(), -d.amount()));
+                    .map(d -> new Event(d.at(), -d.amount().amount()));
             return balance(Stream.concat(placed, came).toList());
         }
 
-        private static double balance(List<Event> events) {
+        private static Packed balance(List<Event> events) {
             double there = 0;
             for (Event e :
                     events.stream().sorted(Comparator.comparing(Event::at)).toList()) {
                 there = Math.max(0, there + e.more());
             }
-            return there;
+            return new Packed(there);
         }
 
         /**

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import openslab.core.course.work.Work;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.mix.Used;
+import openslab.core.product.Laid;
 import openslab.core.product.Liquid;
 import openslab.core.product.Material;
 import openslab.core.product.Powder;
@@ -141,13 +142,13 @@ public record LogEntry(
         return "in" + part;
     }
 
-    /** Litres of what was spread, kilograms of all else. */
+    /** What went on the floor of it. */
     static Used.Batch batch(LogEntry e, Material material) {
         double m2 = e.values().get(OVER.id()).base();
         return switch (material.kind()) {
-            case POWDER -> new Used.Batch(e.values().get("bags").base() * ((Powder) material).bagKg(), m2);
-            case BROADCAST -> new Used.Batch(e.values().get("mass").base(), m2);
-            default -> new Used.Batch(e.values().get("volume").base(), m2);
+            case POWDER -> new Used.Batch(new Laid(e.values().get("bags").base() * ((Powder) material).bagKg()), m2);
+            case BROADCAST -> new Used.Batch(new Laid(e.values().get("mass").base()), m2);
+            default -> new Used.Batch(new Laid(e.values().get("volume").base()), m2);
         };
     }
 

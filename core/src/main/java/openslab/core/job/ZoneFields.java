@@ -6,10 +6,12 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import openslab.core.mix.Allowance;
 import openslab.core.mix.Crew;
+import openslab.core.mix.recipe.Vessel;
 import openslab.core.practice.Practices;
 import openslab.core.prep.repair.PatchLimits;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
 
 /** What is keyed in about how a zone is worked, beside its shape. */
@@ -82,10 +84,11 @@ public final class ZoneFields {
         return ALL.stream().anyMatch(f -> f.id().equals(id));
     }
 
-    public static Settings settings(Map<String, Value> values) {
+    /** @param system whose pail is at hand where nobody named one */
+    public static Settings settings(Map<String, Value> values, UnitSystem system) {
         Value slab = values.get(SLAB.id());
         return new Settings(
-                crew(values),
+                crew(values, system),
                 Optional.ofNullable(slab).map(Value::base),
                 new PatchLimits(
                         base(values, LIFT, PatchLimits.DEFAULT.liftM()),
@@ -99,11 +102,12 @@ public final class ZoneFields {
         return value == null ? otherwise : value.base();
     }
 
-    public static Crew crew(Map<String, Value> values) {
+    /** @param system likewise */
+    public static Crew crew(Map<String, Value> values, UnitSystem system) {
         return new Crew(
                 values.get("pace").base(),
                 values.get("share").base() / 100,
                 new Allowance(base(values, TEXTURE, 1), values.get("allowance").base() / 100, 0),
-                base(values, VESSEL, Crew.PAIL_L));
+                base(values, VESSEL, Vessel.pailL(system)));
     }
 }

@@ -11,11 +11,8 @@ import openslab.core.quantity.Require;
  * @param vesselL what is mixed in one vessel at most, litres
  */
 public record Crew(double paceM2PerMin, double potLifeShare, Allowance allowance, double vesselL) {
-    /** OURS: a 5 gal pail, filled so that it can be stirred and carried. */
-    public static final double PAIL_L = 15;
-
     /** OURS: 500 ft² inside 45 min is about 11 ft²/min; four fifths of the pot life leaves time for the last wall. */
-    public static final Crew DEFAULT = new Crew(1.0, 0.8, Allowance.of(0.1), PAIL_L);
+    public static final Crew DEFAULT = new Crew(1.0, 0.8, Allowance.of(0.1), 15);
 
     /** The same crew with another allowance. */
     public Crew with(Allowance other) {

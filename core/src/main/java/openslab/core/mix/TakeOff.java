@@ -1,6 +1,8 @@
 package openslab.core.mix;
 
 import openslab.core.product.Broadcast;
+import openslab.core.product.Concentrate;
+import openslab.core.product.Laid;
 import openslab.core.product.Liquid;
 import openslab.core.product.Material;
 import openslab.core.product.Powder;
@@ -15,6 +17,8 @@ public final class TakeOff {
     private static final Source GEOMETRY = Source.arithmetic("area over spread rate, and the allowance on top");
 
     private static final Source BY_DEPTH = Source.arithmetic("area times depth over what a bag yields");
+
+    private static final Source LET_DOWN = Source.sheet("its pack holds the concentrate; 1:w is 1 + w parts");
 
     private TakeOff() {}
 
@@ -86,6 +90,18 @@ public final class TakeOff {
         String onTop = onTop(w, allowance);
         double kg = areaM2 * broadcast.kgPerM2() * allowance.onTop();
         return w.figure("broadcast", "m", "A·q·" + onTop, kg, Unit.KILOGRAM, GEOMETRY);
+    }
+
+    /** What its packs have to hold of so much on the floor: of a concentrate, what is in it without its water. */
+    public static Figure packed(Figure laid, Material material, UnitSystem system) {
+        if (!(material instanceof Concentrate concentrate)) {
+            return laid;
+        }
+        var w = new Worksheet(system);
+        w.from("V", laid);
+        w.given("w", "parts of water to one of it", concentrate.water(), Unit.ONE);
+        double litres = concentrate.packed(new Laid(laid.base())).amount();
+        return w.figure("concentrate", "C", "V/(1+w)", litres, Unit.LITRE, LET_DOWN);
     }
 
     private static String onTop(Worksheet w, Allowance allowance) {

@@ -3,6 +3,7 @@ package openslab.core.mix;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.product.Broadcast;
+import openslab.core.product.Laid;
 import openslab.core.product.Liquid;
 import openslab.core.product.Material;
 import openslab.core.product.Powder;
@@ -38,8 +39,8 @@ public record Used(
     /** What reaches to the last hundredth reaches: nobody measures closer. */
     private static final double CLOSE = 1.01;
 
-    /** @param amount litres or kilograms; {@code areaM2} spread over */
-    public record Batch(double amount, double areaM2) {}
+    /** @param areaM2 spread over */
+    public record Batch(Laid laid, double areaM2) {}
 
     /**
      * Empty where nothing was logged.
@@ -58,7 +59,7 @@ public record Used(
         double m2 = 0;
         for (int i = 0; i < batches.size(); i++) {
             String batch = "batch " + (i + 1);
-            used += amounts.given("V" + (i + 1), batch, batches.get(i).amount(), unit);
+            used += amounts.given("V" + (i + 1), batch, batches.get(i).laid().amount(), unit);
             m2 += areas.given("A" + (i + 1), batch, batches.get(i).areaM2(), Unit.SQUARE_METRE);
         }
         Figure amount = amounts.figure("used so far", "V", sum("V", batches.size()), used, unit, SUM);

@@ -35,8 +35,8 @@ public record Concentrate(double water, double density, double volumeSolids, Spr
         return List.of(new Part("Water", water, WATER_KG_PER_L), new Part("Concentrate", 1, density));
     }
 
-    /** How much of what is spread is the concentrate, 0–1. */
-    public double share() {
+    @Override
+    public double packedShare() {
         return 1 / (1 + water);
     }
 }

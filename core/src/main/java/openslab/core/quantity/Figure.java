@@ -24,7 +24,7 @@ public record Figure(String label, double value, Unit unit, UnitSystem system, L
 
     /** The unit the job reads it in. */
     public Unit unitRead() {
-        return Unit.counterpart(unit, system);
+        return Unit.readable(Unit.counterpart(unit, system), base());
     }
 
     /** Whether a line is in the unit that its reader reads such a quantity in. */
@@ -34,12 +34,12 @@ public record Figure(String label, double value, Unit unit, UnitSystem system, L
 
     /** As the job reads it: "10.0 mil". */
     public String text() {
-        return Show.in(unitRead(), base());
+        return Show.readable(Unit.counterpart(unit, system), base());
     }
 
     /** As the other system reads it, or empty where both read alike. */
     public String also() {
-        String other = Show.in(Unit.counterpart(unit, system.other()), base());
+        String other = Show.readable(Unit.counterpart(unit, system.other()), base());
         return other.equals(text()) ? "" : other;
     }
 

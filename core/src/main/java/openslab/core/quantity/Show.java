@@ -9,6 +9,9 @@ public final class Show {
     private static final char THIN = '\u202f';
     private static final char MINUS = '\u2212';
     private static final int WORKING_DIGITS = 7;
+    private static final int LITTLE_DIGITS = 2;
+    /** Of one: what a sum leaves of a whole number in its last bits is one. */
+    private static final double HAIR = 1e-9;
 
     private static final double[] TENS = {
         1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15
@@ -18,7 +21,7 @@ public final class Show {
 
     /** {@code base} (in the base unit of {@code unit}'s dimension) as "1 148 ft²". */
     public static String in(Unit unit, double base) {
-        boolean count = unit == Unit.ONE && base == Math.rint(base);
+        boolean count = unit.dimension() == Dimension.NUMBER && Math.abs(base - Math.rint(base)) < HAIR;
         return in(unit, base, count ? 0 : unit.decimals());
     }
 
@@ -26,9 +29,25 @@ public final class Show {
         return withUnit(number(unit.fromBase(base), decimals), unit);
     }
 
-    /** {@code base} in the unit that {@code system} reads {@code dimension} in. */
+    /** {@code base} in the unit that {@code system} reads {@code dimension} in; what is little of it in a smaller one. */
     public static String in(UnitSystem system, Dimension dimension, double base) {
-        return in(Unit.of(dimension, system), base);
+        return readable(Unit.of(dimension, system), base);
+    }
+
+    /** As {@link #in}, but little of a volume or a mass is told in a smaller unit, and never as nothing. */
+    static String readable(Unit unit, double base) {
+        Unit read = Unit.readable(unit, base);
+        if (read == unit) {
+            return in(unit, base);
+        }
+        return significant(read, base, LITTLE_DIGITS);
+    }
+
+    /** With so many digits that say something, no fewer decimals than its unit is read with, and no zeros for show. */
+    public static String significant(Unit unit, double base, int digits) {
+        double value = Math.abs(unit.fromBase(base));
+        int decimals = value > 0 ? digits - 1 - (int) Math.floor(Math.log10(value)) : 0;
+        return in(unit, base, Math.max(unit.decimals(), decimals));
     }
 
     /** Fixed decimals. */
@@ -110,7 +129,7 @@ public final class Show {
         if (unit.symbol().isEmpty()) {
             return number;
         }
-        return number + '\u00a0' + unit.symbol();
+        return number + '\u00a0' + unit.symbol(number);
     }
 
     /** A title within a sentence: lower case, unless it begins with an abbreviation or a symbol. */

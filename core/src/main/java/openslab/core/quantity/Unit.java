@@ -29,6 +29,7 @@ public enum Unit {
     FLUID_OUNCE("fl oz", Dimension.VOLUME, 3.785411784 / 128, 1, "floz", "fl oz"),
     KILOGRAM("kg", Dimension.MASS, 1, 2, "kg"),
     GRAM("g", Dimension.MASS, 0.001, 2, "g", "gram", "grams"),
+    OUNCE("oz", Dimension.MASS, 0.45359237 / 16, 1, "oz", "ounce", "ounces"),
     POUND("lb", Dimension.MASS, 0.45359237, 2, "lb", "lbs"),
     MICROMETRE("µm", Dimension.FILM, 1, 0, "µm", "um", "μm", "micron", "microns"),
     MIL("mil", Dimension.FILM, 25.4, 1, "mil", "mils"),
@@ -44,8 +45,8 @@ public enum Unit {
             return base * 1.8 + 32;
         }
     },
-    KELVIN("°C", Dimension.TEMPERATURE_DIFFERENCE, 1, 1, "k"),
-    FAHRENHEIT_DEGREE("°F", Dimension.TEMPERATURE_DIFFERENCE, 5.0 / 9, 1, "°f", "f"),
+    KELVIN("°C", Dimension.TEMPERATURE_DIFFERENCE, 1, 1, "k", "°c", "c", "δ°c"),
+    FAHRENHEIT_DEGREE("°F", Dimension.TEMPERATURE_DIFFERENCE, 5.0 / 9, 1, "°f", "f", "δ°f"),
     SQUARE_METRE_PER_LITRE("m²/L", Dimension.SPREAD, 1, 2, "m²/l", "m2/l"),
     SQUARE_FOOT_PER_GALLON("ft²/gal", Dimension.SPREAD, 0.3048 * 0.3048 / 3.785411784, 0, "ft²/gal", "ft2/gal"),
     KILOGRAM_PER_LITRE("kg/L", Dimension.DENSITY, 1, 3, "kg/l"),
@@ -81,7 +82,10 @@ public enum Unit {
     SECOND("s", Dimension.SECONDS, 1, 0, "s", "sec", "second", "seconds"),
     ONE("", Dimension.NUMBER, 1, 2),
     BAG("bags", Dimension.NUMBER, 1, 2, "bag", "bags"),
+    SCOOP("scoops", Dimension.NUMBER, 1, 1, "scoop", "scoops"),
     MONEY("", Dimension.MONEY, 1, 2);
+
+    private static final double A_TENTH = 0.1;
 
     private final String symbol;
     private final Dimension dimension;
@@ -99,6 +103,18 @@ public enum Unit {
 
     public String symbol() {
         return symbol;
+    }
+
+    /** As a program reads it, that does not know whether a level or a difference is meant: 5 Δ°C are no 5 °C. */
+    public String code() {
+        return dimension == Dimension.TEMPERATURE_DIFFERENCE ? "Δ" + symbol : symbol;
+    }
+
+    /** As it stands after {@code number}: one bag, two bags. */
+    String symbol(String number) {
+        return dimension == Dimension.NUMBER && number.equals("1") && !symbol.isEmpty()
+                ? symbol.substring(0, symbol.length() - 1)
+                : symbol;
     }
 
     public Dimension dimension() {
@@ -181,6 +197,22 @@ public enum Unit {
         };
     }
 
+    /** The unit in which so much is read: what would be less than a tenth of one is told in a smaller one. */
+    static Unit readable(Unit unit, double base) {
+        double value = Math.abs(unit.fromBase(base));
+        return value > 0 && Show.rounded(value, 2) < A_TENTH ? unit.finer() : unit;
+    }
+
+    private Unit finer() {
+        return switch (this) {
+            case GALLON -> FLUID_OUNCE;
+            case LITRE -> MILLILITRE;
+            case POUND -> OUNCE;
+            case KILOGRAM -> GRAM;
+            default -> this;
+        };
+    }
+
     /** For gaps, cracks and holes. */
     public static Unit small(UnitSystem system) {
         return system == UnitSystem.US ? INCH : MILLIMETRE;
@@ -193,7 +225,7 @@ public enum Unit {
             case CENTIMETRE, MILLIMETRE, INCH -> small(system);
             case MILLILITRE, FLUID_OUNCE, CUP, TABLESPOON, TEASPOON -> us ? FLUID_OUNCE : MILLILITRE;
             case SQUARE_METRE_PER_HOUR, SQUARE_FOOT_PER_HOUR -> us ? SQUARE_FOOT_PER_HOUR : SQUARE_METRE_PER_HOUR;
-            case BAG, GRAM, MINUTE, HOUR, DAY, YEAR, OHM, KILOHM, MEGOHM, GIGOHM -> other;
+            case BAG, SCOOP, GRAM, OUNCE, MINUTE, HOUR, DAY, YEAR, OHM, KILOHM, MEGOHM, GIGOHM -> other;
             default -> of(other.dimension, system);
         };
     }

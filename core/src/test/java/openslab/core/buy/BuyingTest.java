@@ -19,6 +19,7 @@ import openslab.core.product.Fan;
 import openslab.core.product.Handling;
 import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
+import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -31,14 +32,14 @@ public class BuyingTest {
     private static final UnitSystem METRIC = UnitSystem.METRIC;
     private static final double GAL = Unit.GALLON.toBase(1);
     private static final List<Kit> CANS =
-            List.of(new Kit("small", 1.5 * GAL, 11_800), new Kit("large", 3 * GAL, 21_400));
+            List.of(new Kit("small", new Packed(1.5 * GAL), 11_800), new Kit("large", new Packed(3 * GAL), 21_400));
 
-    private static Buying buy(List<Kit> kits, List<Buying.Use> uses, Buying.OnHand hand, PriceBook prices) {
+    private static Buying buy(List<Kit> kits, List<Buying.Taking> uses, Buying.OnHand hand, PriceBook prices) {
         return Buying.of(Buys.sold(kits), "", uses, hand, prices, Buys.WHEN, METRIC);
     }
 
-    private static List<Buying.Use> uses(double... litres) {
-        var all = new ArrayList<Buying.Use>();
+    private static List<Buying.Taking> uses(double... litres) {
+        var all = new ArrayList<Buying.Taking>();
         for (double l : litres) {
             all.add(Buys.use("zone " + (all.size() + 1), "body", l));
         }
@@ -48,7 +49,7 @@ public class BuyingTest {
     @Test
     public void zones_share_their_kits() {
         // three zones of half a 3 gal kit: 4.5 gal, so one of 3 and one of 1.5, never three
-        List<Buying.Use> zones = uses(1.5 * GAL, 1.5 * GAL, 1.5 * GAL);
+        List<Buying.Taking> zones = uses(1.5 * GAL, 1.5 * GAL, 1.5 * GAL);
         Buying buying = buy(CANS, zones, Buying.OnHand.NOTHING, PriceBook.EMPTY);
         assertEquals(Unit.GALLON.fromBase(buying.amount().value()), 4.5, 1e-9);
         assertEquals(buying.cost().orElseThrow().value(), 332.00, 1e-9);
@@ -65,15 +66,22 @@ public class BuyingTest {
     @Test
     public void what_is_there_is_used_before_anything_is_bought() {
         var store = List.of(Buys.left("b", 5), Buys.left("a", 5));
-        Buying buying =
-                buy(List.of(new Kit("1 L", 1, 900)), uses(12, 8), new Buying.OnHand(6, 2, store), PriceBook.EMPTY);
+        Buying buying = buy(
+                List.of(new Kit("1 L", new Packed(1), 900)),
+                uses(12, 8),
+                new Buying.OnHand(new Packed(6), new Packed(2), store),
+                PriceBook.EMPTY);
         assertEquals(buying.store().stream().map(Buying.FromStore::id).toList(), List.of("a", "b"));
         assertEquals(buying.toBuy().value(), 2, 1e-9);
         assertEquals(buying.lines().get(0).count(), 2);
         Formula.assertRecomputes(buying.toBuy());
         Formula.assertRecomputes(buying.cost().orElseThrow());
         Formula.assertRecomputes(buying.leftover().orElseThrow());
-        Buying enough = buy(List.of(new Kit("1 L", 1, 900)), uses(4), new Buying.OnHand(6, 0, store), PriceBook.EMPTY);
+        Buying enough = buy(
+                List.of(new Kit("1 L", new Packed(1), 900)),
+                uses(4),
+                new Buying.OnHand(new Packed(6), new Packed(0), store),
+                PriceBook.EMPTY);
         assertEquals(enough.toBuy().value(), 0, 0);
         assertTrue(enough.lines().isEmpty() && enough.store().isEmpty());
         assertEquals(enough.cost().orElseThrow().value(), 0, 0);
@@ -88,7 +96,7 @@ public class BuyingTest {
         var soon = leftover("soon", Optional.empty(), Optional.of(today), "");
         var past = leftover("past", Optional.empty(), Optional.of(today.minusDays(1)), "");
         var whole = leftover("whole", Optional.empty(), Optional.empty(), "");
-        var hand = new Buying.OnHand(0, 0, List.of(whole, past, soon, stale, opened));
+        var hand = new Buying.OnHand(new Packed(0), new Packed(0), List.of(whole, past, soon, stale, opened));
         Buying buying = Buying.of(keeps, "", uses(12), hand, PriceBook.EMPTY, Buys.WHEN, METRIC);
         assertEquals(buying.store().stream().map(Buying.FromStore::id).toList(), List.of("opened", "soon", "whole"));
         assertEquals(
@@ -116,7 +124,8 @@ public class BuyingTest {
 
     private static Leftover leftover(
             String id, Optional<Duration> open, Optional<LocalDate> bestBefore, String colour) {
-        return new Leftover(id, "body", 5, colour, "", "", open.map(Buys.WHEN.now()::minus), bestBefore, "another job");
+        return new Leftover(
+                id, "body", new Packed(5), colour, "", "", open.map(Buys.WHEN.now()::minus), bestBefore, "another job");
     }
 
     private static ProductSheet keeping(double minutes) {
@@ -139,7 +148,7 @@ public class BuyingTest {
     /** The large can is cheapest by the sheet; where the merchant asks 230 for it, two small ones for 220 are. */
     @Test
     public void the_price_book_beats_the_sheet() {
-        List<Buying.Use> zone = uses(3 * GAL);
+        List<Buying.Taking> zone = uses(3 * GAL);
         assertEquals(
                 buy(CANS, zone, Buying.OnHand.NOTHING, PriceBook.EMPTY)
                         .lines()
@@ -153,16 +162,18 @@ public class BuyingTest {
                         new PriceBook.Price("small", "Quayside", 11_500),
                         new PriceBook.Price("small", "Harbour Supplies", 11_000))));
         Buying bought = buy(CANS, zone, Buying.OnHand.NOTHING, book);
-        assertEquals(bought.lines(), List.of(new Buying.PackLine("small", 1.5 * GAL, "Harbour Supplies", 2, 11_000)));
+        assertEquals(
+                bought.lines(),
+                List.of(new Buying.PackLine("small", new Packed(1.5 * GAL), "Harbour Supplies", 2, 11_000)));
         // what has no price would always seem the cheapest
-        var half = List.of(new Kit("small", 1.5 * GAL, 0), new Kit("large", 3 * GAL, 21_400));
+        var half = List.of(new Kit("small", new Packed(1.5 * GAL), 0), new Kit("large", new Packed(3 * GAL), 21_400));
         assertEquals(
                 buy(half, zone, Buying.OnHand.NOTHING, PriceBook.EMPTY)
                         .lines()
                         .get(0)
                         .pack(),
                 "large");
-        assertTrue(buy(List.of(new Kit("can", 1, 0)), zone, Buying.OnHand.NOTHING, PriceBook.EMPTY)
+        assertTrue(buy(List.of(new Kit("can", new Packed(1), 0)), zone, Buying.OnHand.NOTHING, PriceBook.EMPTY)
                 .unpriced());
     }
 
@@ -236,9 +247,9 @@ public class BuyingTest {
 
     private static DeliveryCheck check(List<Delivery> came, double onSite, double... litres) {
         Buying needed = buy(
-                List.of(new Kit("5 L", 5, 900)),
+                List.of(new Kit("5 L", new Packed(5), 900)),
                 uses(litres),
-                new Buying.OnHand(onSite, 0, List.of()),
+                new Buying.OnHand(new Packed(onSite), new Packed(0), List.of()),
                 PriceBook.EMPTY);
         return DeliveryCheck.of(came, List.of(needed), Buys.WHEN.today(), METRIC);
     }
@@ -273,7 +284,7 @@ public class BuyingTest {
                 "Body",
                 true,
                 "5 L",
-                5,
+                new Packed(5),
                 1,
                 "",
                 "Slate",

@@ -9,6 +9,7 @@ import java.util.Set;
 import openslab.core.Stories;
 import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
+import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
@@ -23,8 +24,8 @@ final class Buys {
 
     private Buys() {}
 
-    static Buying.Use use(String zone, String layer, double litres) {
-        return new Buying.Use("", zone, zone, layer, layer, litres(litres));
+    static Buying.Taking use(String zone, String layer, double litres) {
+        return new Buying.Taking("", zone, zone, layer, layer, litres(litres));
     }
 
     static Figure litres(double litres) {
@@ -34,7 +35,7 @@ final class Buys {
     }
 
     static Leftover left(String id, double litres) {
-        return new Leftover(id, "body", litres, "", "", "L" + id, Optional.empty(), Optional.empty(), "");
+        return new Leftover(id, "body", new Packed(litres), "", "", "L" + id, Optional.empty(), Optional.empty(), "");
     }
 
     /** A body coat sold in these. */
@@ -64,7 +65,7 @@ final class Buys {
                 "Body",
                 true,
                 "5 L",
-                5,
+                new Packed(5),
                 count,
                 maker,
                 colour,

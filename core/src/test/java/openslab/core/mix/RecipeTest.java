@@ -10,6 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import openslab.core.Cases;
 import openslab.core.Formula;
 import openslab.core.Stories;
@@ -32,6 +34,7 @@ import openslab.core.product.Kit;
 import openslab.core.product.Liquid;
 import openslab.core.product.Material;
 import openslab.core.product.OnePart;
+import openslab.core.product.Packed;
 import openslab.core.product.Powder;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.Spread;
@@ -90,6 +93,8 @@ public class RecipeTest {
                 .orElseThrow();
     }
 
+    private static final Vessel PAIL = Vessel.holding(15);
+
     private static double litres(String text) {
         return Measure.parse("case", text, Unit.LITRE, 0, 1e6);
     }
@@ -128,16 +133,59 @@ public class RecipeTest {
         assertTrue(List.of(c.text("said").split("\\|")).contains(said), said + " for " + c);
     }
 
+    /** How many of each US measure make the next one; NIST Handbook 44, Appendix C; from memory. */
+    private static final Map<String, Double> REACHES =
+            Map.of("fl oz", 32.0, "qt", 4.0, "cup", 4.0, "cups", 4.0, "tbsp", 16.0, "tsp", 3.0, "mL", 1000.0);
+
+    private static final Pattern TERM =
+            Pattern.compile(" ?(\\d/\\d|\\d+ \\d/\\d|[\\d.\u202f]+)\u00a0(fl oz|[A-Za-z]+)");
+
     @Test
-    public void what_is_said_is_what_is_meant() {
+    public void what_is_said_is_what_is_meant_and_no_measure_reaches_the_next() {
         var random = new Random(11);
-        for (int i = 0; i < 5000; i++) {
-            double litres = Math.pow(10, -3 + 6 * random.nextDouble());
+        for (int i = 0; i < 20_000; i++) {
+            double whole = (1 + random.nextInt(64)) * litres("1 qt") / (random.nextBoolean() ? 1 : 32);
+            // what a conversion leaves of a whole measure, in its last bits and in its last hundredth
+            double near = whole * (1 + (random.nextInt(5) - 2) * Math.pow(10, -2.1 - random.nextInt(13)));
+            double litres = i % 2 == 0 ? near : Math.pow(10, -5 + 8 * random.nextDouble());
             for (UnitSystem units : UnitSystem.values()) {
-                String said = Spoken.of(litres, units);
-                assertEquals(litres(said), litres, 0.0101 * litres, said);
+                assertSaid(Spoken.of(litres, units), litres);
             }
         }
+    }
+
+    private static void assertSaid(String said, double litres) {
+        assertEquals(litres(said), litres, 0.0101 * litres, said);
+        Matcher term = TERM.matcher(said);
+        int end = 0;
+        while (term.find()) {
+            double number = Measure.parse("said", term.group(1), Unit.ONE, 0, 1e9);
+            assertTrue(number < REACHES.getOrDefault(term.group(2), 1e9), said);
+            end = term.end();
+        }
+        assertEquals(end, said.length(), said);
+    }
+
+    @Test
+    public void the_shortest_words_win() {
+        double gallon = Unit.GALLON.toBase(1);
+        Map.of(
+                        3.0,
+                        "3 gal",
+                        2.0,
+                        "2 gal",
+                        2.9999,
+                        "3 gal",
+                        1.995,
+                        "2 gal",
+                        2.75,
+                        "2 gal 3 qt",
+                        0.5,
+                        "2 qt",
+                        4 / 1.0001,
+                        "4 gal")
+                .forEach((gallons, said) ->
+                        assertEquals(Spoken.of(gallons * gallon, US).replace('\u00a0', ' '), said));
     }
 
     @Test
@@ -145,14 +193,13 @@ public class RecipeTest {
         var two = Stories.twoPart(2, 1.13, 1.02, 4, TwoPart.First.B);
         // STANDARDS 11.1: 2:1 by volume is 2.216:1 by weight; 100/2.2157 = 45.1
         assertEquals(
-                mixed(sheet(two), 3, Vessel.PAIL, US).words(),
-                "2 of A to 1 of B by volume; by weight 100 of A to 45.1 of B");
+                mixed(sheet(two), 3, PAIL, US).words(), "2 of A to 1 of B by volume; by weight 100 of A to 45.1 of B");
         assertEquals(
-                mixed(sheet(new Concentrate(4, 1.05, 0, Spread.of(5))), 5, Vessel.PAIL, METRIC)
+                mixed(sheet(new Concentrate(4, 1.05, 0, Spread.of(5))), 5, PAIL, METRIC)
                         .words(),
                 "1 part of concentrate into 4 of water by volume (20.0 % of the mix)");
-        assertTrue(mixed(sheet(BAG), 12, Vessel.PAIL, US).words().contains("4\u00a0qt")
-                || mixed(sheet(BAG), 12, Vessel.PAIL, US).words().contains("1\u00a0gal to 1\u00a0gal 1\u00a0qt"));
+        assertTrue(mixed(sheet(BAG), 12, PAIL, US).words().contains("4\u00a0qt")
+                || mixed(sheet(BAG), 12, PAIL, US).words().contains("1\u00a0gal to 1\u00a0gal 1\u00a0qt"));
     }
 
     @Test
@@ -200,18 +247,30 @@ public class RecipeTest {
     @Test
     public void half_a_kit_is_half_of_each_part() {
         ProductSheet sheet = sheet(Stories.twoPart(2, 1.13, 1.02, 4, TwoPart.First.A));
-        var kit = new Kit("Kit, 3 gal", Unit.GALLON.toBase(3), 17_800);
-        Recipe half = Recipe.of(sheet, new Wanted.OfKit(kit, 0.5), Vessel.PAIL, Measuring.SCALE, List.of(), US);
+        var kit = new Kit("Kit, 3 gal", new Packed(Unit.GALLON.toBase(3)), 17_800);
+        Recipe half = Recipe.of(sheet, new Wanted.OfKit(kit, 0.5), PAIL, Measuring.SCALE, List.of(), US);
         assertEquals(part(half, "A").volume().base(), Unit.GALLON.toBase(1), 1e-9);
         assertEquals(part(half, "B").volume().base(), Unit.GALLON.toBase(0.5), 1e-9);
+    }
+
+    /** A jug of 1 gal of concentrate at 1:3 makes 4 gal, half a jug 2: the water comes to it. */
+    @Test
+    public void a_jug_of_concentrate_makes_more_than_it_holds() {
+        ProductSheet sheet = sheet(new Concentrate(3, 1.05, 0, Spread.of(5)));
+        var jug = new Kit("Jug, 1 gal", new Packed(Unit.GALLON.toBase(1)), 11_800);
+        Recipe half = Recipe.of(sheet, new Wanted.OfKit(jug, 0.5), PAIL, Measuring.SCALE, List.of(), US);
+        assertEquals(Unit.GALLON.fromBase(half.amount().base()), 2, 1e-9);
+        assertEquals(Unit.GALLON.fromBase(part(half, "Concentrate").volume().base()), 0.5, 1e-9);
+        assertEquals(Unit.GALLON.fromBase(part(half, "Water").volume().base()), 1.5, 1e-9);
+        Formula.assertRecomputes(half.amount());
     }
 
     /** A can that is short by its label: 2.7 L of A where 3 would be whole, 1.5 L of B. A runs out; 0.15 L of B stays. */
     @Test
     public void the_can_that_runs_out_decides() {
         ProductSheet sheet = sheet(Stories.twoPart(2, 1.13, 1.02, 4, TwoPart.First.A));
-        Recipe recipe = Recipe.of(
-                sheet, new Wanted.Cans(Map.of("A", 2.7, "B", 1.5)), Vessel.PAIL, Measuring.SCALE, List.of(), METRIC);
+        Recipe recipe =
+                Recipe.of(sheet, new Wanted.Cans(Map.of("A", 2.7, "B", 1.5)), PAIL, Measuring.SCALE, List.of(), METRIC);
         assertEquals(recipe.amount().base(), 4.05, 1e-9);
         assertEquals(part(recipe, "A").volume().base(), 2.7, 1e-9);
         assertEquals(part(recipe, "B").volume().base(), 1.35, 1e-9);
@@ -244,17 +303,17 @@ public class RecipeTest {
 
     @Test
     public void what_is_thrown_is_not_mixed() {
-        assertThrows(InvalidInput.class, () -> mixed(Stories.flake(), 5, Vessel.PAIL, US));
+        assertThrows(InvalidInput.class, () -> mixed(Stories.flake(), 5, PAIL, US));
     }
 
-    /** TRADE 6: up to 1 qt of grit in 5 gal. */
+    /** TRADE 6: up to 1 qt of grit in 5 gal. Five and a quarter in all are 5 gal and 1 qt. */
     @Test
     public void grit_is_stirred_in_up_to_its_dose() {
         var sealer = new OnePart(0.9, 0.25, Spread.of(8));
         ProductSheet sheet = sheet(sealer, new Dosing(false, 0, 0.05, 0));
         Recipe recipe = Recipe.of(
                 sheet,
-                new Wanted.Mixed(Unit.GALLON.toBase(5)),
+                new Wanted.Mixed(Unit.GALLON.toBase(5.25)),
                 Vessel.holding(100),
                 Measuring.VOLUME,
                 List.of(Extra.Grit.of("1 qt/5 gal", 0.05, sheet)),
@@ -296,14 +355,54 @@ public class RecipeTest {
     @Test
     public void the_preview_is_a_tenth_of_sealer() {
         ProductSheet sheet = sheet(new OnePart(0.9, 0.16, Spread.of(8)), new Dosing(false, 0, 0, 0.1));
-        Recipe mist = Recipe.of(
-                sheet, new Wanted.Mixed(0.1), Vessel.PAIL, Measuring.VOLUME, List.of(Extra.Thin.PREVIEW), METRIC);
+        Recipe mist =
+                Recipe.of(sheet, new Wanted.Mixed(1), PAIL, Measuring.VOLUME, List.of(Extra.Thin.PREVIEW), METRIC);
         assertEquals(mist.each().base(), 1, 1e-12);
         assertEquals(part(mist, "Acetone").volume().base(), 0.9, 1e-12);
+        // a quart in all is 32 fl oz: 3.2 of sealer and 28.8 of acetone
+        Recipe quart = Recipe.of(
+                sheet, new Wanted.Mixed(Unit.QUART.toBase(1)), PAIL, Measuring.VOLUME, List.of(Extra.Thin.PREVIEW), US);
+        assertEquals(Unit.FLUID_OUNCE.fromBase(part(quart, "A").volume().base()), 3.2, 1e-9);
+        assertEquals(Unit.FLUID_OUNCE.fromBase(part(quart, "Acetone").volume().base()), 28.8, 1e-9);
+        assertEquals(quart.measured(), "1\u00a0qt");
+        Formula.assertRecomputes(quart.amount());
         assertTrue(mist.thinned().isEmpty());
         assertEquals(mist.findings().get(0).rule(), "preview-mist");
         // as a thinner it would be refused
         assertThrows(InvalidInput.class, () -> Extra.Thin.of("90 %", Thinner.ACETONE, 9, sheet));
+    }
+
+    /**
+     * One scoop of a cup to a gallon, 1:16. 2 gal are 32 cups and 1/17 of them powder, 1.88 cups: 2 scoops, into 2 gal of water.
+     * 12 gal are 11.29 cups over vessels of 4 gal: 3.76 a vessel, so 4 scoops, but 4 of them make 4.25 gal: four vessels of 3.
+     */
+    @Test
+    public void what_is_let_down_by_the_scoop_is_whole_and_half_ones() {
+        ProductSheet antique = sheet(new Concentrate(16, 1.4, 0, Spread.of(4)));
+        var pail = new Vessel(Unit.GALLON.toBase(4), 0, 0, Unit.CUP.toBase(1));
+        Recipe two = mixed(antique, Unit.GALLON.toBase(2), pail, US);
+        assertEquals(part(two, "Concentrate").scoops().orElseThrow().text(), "2\u00a0scoops");
+        assertEquals(part(two, "Water").measured(), "2\u00a0gal");
+        Recipe twelve = mixed(antique, Unit.GALLON.toBase(12), pail, US);
+        assertEquals(twelve.fillings().value(), 4, 0);
+        assertEquals(part(twelve, "Concentrate").scoops().orElseThrow().value(), 3, 1e-9);
+        var random = new Random(3);
+        for (int i = 0; i < 500; i++) {
+            double litres = 0.2 + 40 * random.nextDouble();
+            Recipe any = mixed(antique, litres, pail, US);
+            double scoops = part(any, "Concentrate").scoops().orElseThrow().value();
+            assertEquals(2 * scoops, Math.rint(2 * scoops), 1e-9);
+            double slack = any.fillings().value() * 0.0051 * 17 * Unit.CUP.toBase(1);
+            assertTrue(any.amount().base() >= litres - slack, any.amount() + " for " + litres);
+            assertTrue(any.each().base() <= Unit.GALLON.toBase(4) * (1 + 1e-6));
+            assertEquals(
+                    part(any, "Water").volume().base()
+                            / part(any, "Concentrate").volume().base(),
+                    16,
+                    1e-9);
+            Formula.assertRecomputes(any.amount());
+            Formula.assertRecomputes(any.fillings());
+        }
     }
 
     /** By hand: 1 pint of 1:7 is 2 fl oz into 14; a scoop of 4 tbsp holds 2 fl oz. */

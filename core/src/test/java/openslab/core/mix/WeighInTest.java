@@ -109,7 +109,7 @@ public class WeighInTest {
         var sheet = Stories.of(two, openslab.core.product.Chemistry.EPOXY);
         Recipe recipe = Recipe.of(
                 sheet,
-                new Wanted.Mixed(6),
+                new Wanted.Mixed(6.3),
                 PAIL,
                 Measuring.SCALE,
                 List.of(Extra.Thin.of("5 %", Thinner.XYLENE, 0.05, sheet)),

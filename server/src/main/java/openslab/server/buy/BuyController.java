@@ -17,6 +17,7 @@ import openslab.core.buy.Delivery;
 import openslab.core.buy.Losses;
 import openslab.core.job.JobTakeOff;
 import openslab.core.product.Kit;
+import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.UnitSystem;
@@ -225,7 +226,7 @@ class BuyController {
             } else if (number != null) {
                 Bill.OrderLine l = line.get();
                 lines.add(new OrderBook.PlacedLine(
-                        l.what(), l.title(), l.colour(), l.pack(), l.size(), number, l.eachCents()));
+                        l.what(), l.title(), l.colour(), l.pack(), l.size().amount(), number, l.eachCents()));
             }
         }
         faults.check();
@@ -280,7 +281,7 @@ class BuyController {
             faults.add("slug", form.slug(), "a sheet on the shelf");
         }
         String pack = faults.line("pack", form.pack(), 0, 60);
-        Double size = sheet.map(s -> size(faults, s, pack, form.size(), units)).orElse(null);
+        Packed size = sheet.map(s -> size(faults, s, pack, form.size(), units)).orElse(null);
         Integer number = whole(faults, "number", form.number());
         String maker = faults.line("maker", form.maker(), 0, 60);
         String ordered = faults.line("ordered", form.ordered(), 0, 60);
@@ -320,11 +321,11 @@ class BuyController {
                 note);
     }
 
-    /** Litres or kilograms: of a pack that the sheet lists, or as it was measured. */
-    private static Double size(Faults faults, ProductSheet sheet, String pack, String typed, UnitSystem units) {
+    /** Of a pack that the sheet lists, or as it was measured. */
+    private static Packed size(Faults faults, ProductSheet sheet, String pack, String typed, UnitSystem units) {
         if (!isBlank(typed)) {
             return faults.read(
-                    () -> Amounts.field(sheet).parse("size", typed, units).base());
+                    () -> new Packed(Amounts.field(sheet).parse("size", typed, units).base()));
         }
         Optional<Kit> kit =
                 sheet.kits().stream().filter(k -> k.label().equals(pack)).findFirst();

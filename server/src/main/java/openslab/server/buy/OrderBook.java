@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import openslab.core.buy.Delivery;
+import openslab.core.product.Packed;
 import openslab.server.job.AlsoAbout;
 import openslab.server.web.NotHere;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -87,7 +88,7 @@ public class OrderBook {
                     sheet,
                     liquid,
                     pack,
-                    size,
+                    new Packed(size),
                     number,
                     maker,
                     ordered,
@@ -262,7 +263,7 @@ public class OrderBook {
                 .param("sheet", d.sheet())
                 .param("liquid", d.ofLiquid())
                 .param("pack", d.pack())
-                .param("size", d.size())
+                .param("size", d.size().amount())
                 .param("number", d.count())
                 .param("maker", d.maker())
                 .param("ordered", d.ordered())

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import openslab.core.buy.Leftover;
+import openslab.core.product.Packed;
 import openslab.server.web.NotHere;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Repository;
@@ -37,7 +38,7 @@ public class StoreRoom {
             var leftover = new Leftover(
                     id.toString(),
                     slug,
-                    amount,
+                    new Packed(amount),
                     colour,
                     maker,
                     lot,
@@ -91,7 +92,7 @@ public class StoreRoom {
                 .param("id", UUID.fromString(l.id()))
                 .param("slug", l.slug())
                 .param("typed", k.typed())
-                .param("amount", l.amount())
+                .param("amount", l.amount().amount())
                 .param("colour", l.colour())
                 .param("maker", l.maker())
                 .param("lot", l.lot())

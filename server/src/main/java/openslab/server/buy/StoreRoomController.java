@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.UUID;
 import openslab.core.buy.Delivery;
 import openslab.core.buy.Leftover;
+import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.UnitSystem;
@@ -116,7 +117,7 @@ class StoreRoomController {
         var leftover = new Leftover(
                 key.toString(),
                 form.slug(),
-                amount.base(),
+                new Packed(amount.base()),
                 colour,
                 maker,
                 lot,

@@ -12,6 +12,7 @@ import openslab.core.buy.Buying;
 import openslab.core.buy.Delivery;
 import openslab.core.buy.Placed;
 import openslab.core.job.JobTakeOff;
+import openslab.core.product.Packed;
 import openslab.core.quantity.UnitSystem;
 import openslab.server.job.JobStore;
 import openslab.server.job.KnownJob;
@@ -129,6 +130,6 @@ public class TakeOffs {
     private static Stream<Placed> placed(OrderBook.PlacedOrder order) {
         return order.lines().stream()
                 .filter(l -> l.size() > 0)
-                .map(l -> new Placed(order.at(), l.what(), l.colour(), l.size() * l.number()));
+                .map(l -> new Placed(order.at(), l.what(), l.colour(), new Packed(l.size()).times(l.number())));
     }
 }

@@ -15,6 +15,7 @@ import openslab.core.buy.Delivery;
 import openslab.core.buy.Leftover;
 import openslab.core.buy.PriceBook;
 import openslab.core.product.Kit;
+import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Unit;
 import openslab.server.buy.OrderBook;
@@ -127,7 +128,7 @@ class DemoBuying implements ApplicationRunner {
         var leftover = new Leftover(
                 UUID.randomUUID().toString(),
                 slug,
-                amount,
+                new Packed(amount),
                 "",
                 "",
                 lot,
@@ -155,7 +156,7 @@ class DemoBuying implements ApplicationRunner {
     }
 
     private static OrderBook.PlacedLine line(Bill.OrderLine l) {
-        return new OrderBook.PlacedLine(l.what(), l.title(), l.colour(), l.pack(), l.size(), l.count(), l.eachCents());
+        return new OrderBook.PlacedLine(l.what(), l.title(), l.colour(), l.pack(), l.size().amount(), l.count(), l.eachCents());
     }
 
     private void came(UUID job, String slug, int number, String pack, String lot, String colour, boolean boxed) {

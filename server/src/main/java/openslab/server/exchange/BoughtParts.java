@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import openslab.core.buy.Delivery;
+import openslab.core.product.Packed;
 import openslab.core.quantity.Faults;
 import openslab.server.buy.OrderBook;
 
@@ -41,7 +42,7 @@ final class BoughtParts {
                 d.sheet(),
                 d.ofLiquid(),
                 d.pack(),
-                d.size(),
+                d.size().amount(),
                 d.count(),
                 said(d.maker()),
                 said(d.ordered()),
@@ -129,7 +130,7 @@ final class BoughtParts {
                 title,
                 part.liquid(),
                 pack,
-                part.size(),
+                new Packed(part.size()),
                 part.number(),
                 maker,
                 ordered,

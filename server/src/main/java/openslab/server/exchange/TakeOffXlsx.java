@@ -128,10 +128,10 @@ final class TakeOffXlsx {
         Unit own = like.unit();
         Unit reads = like.unitRead();
         row.createCell(AMOUNT).setCellFormula(formula);
-        row.createCell(AMOUNT + 1).setCellValue(own.symbol());
+        row.createCell(AMOUNT + 1).setCellValue(own.code());
         String cell = at(row, AMOUNT);
         row.createCell(READ).setCellFormula(cell + "*" + own.toBase(1) + "/" + reads.toBase(1));
-        row.createCell(READ + 1).setCellValue(reads.symbol());
+        row.createCell(READ + 1).setCellValue(reads.code());
         return cell;
     }
 
@@ -176,12 +176,12 @@ final class TakeOffXlsx {
 
     private void line(String supplier, Bill.OrderLine l, Map<Buying, List<String>> held) {
         Row row = row(order, supplier, l.title(), l.colour(), l.pack());
-        if (l.size() > 0) {
-            row.createCell(4).setCellValue(l.size());
+        if (!l.size().isNothing()) {
+            row.createCell(4).setCellValue(l.size().amount());
         }
         Cell number = row.createCell(5);
         String counted = counts.get(l.what());
-        if (l.size() == 0 && counted != null) {
+        if (l.size().isNothing() && counted != null) {
             number.setCellFormula(counted);
         } else {
             number.setCellValue(l.count());

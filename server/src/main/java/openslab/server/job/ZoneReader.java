@@ -148,7 +148,7 @@ public class ZoneReader {
                 choice.use(),
                 choice.exposure(),
                 new SiteLimits(choice.dust(), choice.washWater(), choice.limits()),
-                ZoneFields.settings(choice.values()).following(followed),
+                ZoneFields.settings(choice.values(), job.facts().units()).following(followed),
                 zone.cycles().stream().map(this::cycle).toList(),
                 zone.log());
     }

@@ -16,6 +16,7 @@ import openslab.core.product.Exposure;
 import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Material;
+import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.TemperatureCurve;
 import openslab.core.quantity.Faults;
@@ -97,7 +98,7 @@ final class SheetReader {
                 limits.isEmpty() ? Optional.empty() : Optional.of(limits(limits, name)),
                 curves(clocks),
                 kits.stream()
-                        .map(k -> new Kit(k.label, k.size.base(), Math.round(k.price.base() * 100)))
+                        .map(k -> new Kit(k.label, new Packed(k.size.base()), Math.round(k.price.base() * 100)))
                         .toList(),
                 years(reseal),
                 traits.traits(),

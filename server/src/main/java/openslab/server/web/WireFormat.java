@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.product.Packed;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Line;
 import openslab.core.quantity.Source;
@@ -42,7 +43,8 @@ public class WireFormat {
         SpringDocUtils.getConfig()
                 .replaceWithClass(Figure.class, FigureView.class)
                 .replaceWithClass(Source.class, SourceView.class)
-                .replaceWithClass(Unit.class, UnitView.class);
+                .replaceWithClass(Unit.class, UnitView.class)
+                .replaceWithClass(Packed.class, Double.class);
     }
 
     /**
@@ -71,7 +73,7 @@ public class WireFormat {
                     f.text(),
                     f.also(),
                     f.value(),
-                    f.unit().symbol(),
+                    f.unit().code(),
                     Optional.of(steps),
                     Optional.of(SourceView.of(f.source())));
         }
@@ -79,7 +81,7 @@ public class WireFormat {
         /** Without its working. */
         static FigureView brief(Figure f) {
             return new FigureView(
-                    f.label(), f.text(), f.also(), f.value(), f.unit().symbol(), Optional.empty(), Optional.empty());
+                    f.label(), f.text(), f.also(), f.value(), f.unit().code(), Optional.empty(), Optional.empty());
         }
 
         /** A given in the job's own units, where the working runs in others. */
@@ -133,14 +135,16 @@ public class WireFormat {
         }
     }
 
-    public record UnitView(String symbol) {}
+    /** @param symbol as a person reads it; {@code code} as a program does: a difference of temperatures is told apart from a temperature */
+    public record UnitView(String symbol, String code) {}
 
     @Bean
     SimpleModule coreTypes() {
         return new SimpleModule("core")
                 .addSerializer(Figure.class, figures())
                 .addSerializer(Source.class, as(SourceView::of))
-                .addSerializer(Unit.class, as(u -> new UnitView(u.symbol())))
+                .addSerializer(Unit.class, as(u -> new UnitView(u.symbol(), u.code())))
+                .addSerializer(Packed.class, as(Packed::amount))
                 .addDeserializer(String.class, texts())
                 .addKeyDeserializer(String.class, keys());
     }

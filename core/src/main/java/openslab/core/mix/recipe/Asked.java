@@ -86,7 +86,7 @@ public record Asked(
     public Vessel vessel(UnitSystem units) {
         Map<String, Value> read = Field.parseAll("vessel", VESSEL, vessel, units);
         return new Vessel(
-                base(read, HOLDS, Vessel.PAIL.holdsL()),
+                base(read, HOLDS, Vessel.pailL(units)),
                 base(read, TARE, 0),
                 (int) Math.round(base(read, LINES, 0)),
                 base(read, SCOOP, 0));

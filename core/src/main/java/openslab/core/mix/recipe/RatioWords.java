@@ -26,7 +26,7 @@ final class RatioWords {
         Liquid liquid = sheet.liquid().orElseThrow();
         if (sheet.material() instanceof Concentrate c) {
             return "1 part of concentrate into " + number(c.water()) + " of water by volume ("
-                    + Show.number(100 * c.share(), c.share() < 0.1 ? 2 : 1) + " % of the mix)";
+                    + Show.number(100 * c.packedShare(), c.packedShare() < 0.1 ? 2 : 1) + " % of the mix)";
         }
         if (liquid.parts().size() == 1) {
             return "one part, as it comes";

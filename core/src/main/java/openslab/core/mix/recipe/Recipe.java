@@ -15,8 +15,9 @@ import openslab.core.survey.Finding;
  * What goes into the vessel, part by part, for any sheet and any amount.
  *
  * @param words the ratio, said so that nobody takes one part for the other
- * @param amount all that is wanted: litres mixed, bags of a powder
- * @param measured the same by jug, cup and spoon
+ * @param amount of the sheet's own parts: litres mixed, bags of a powder
+ * @param all litres of it with all that is stirred in
+ * @param measured all of it by jug, cup and spoon; bags of a powder
  * @param fillings how many vessels of it, each filled alike
  * @param each litres in one filling, all that is stirred in included
  * @param portions of one filling, in the order in which they go in
@@ -29,6 +30,7 @@ import openslab.core.survey.Finding;
 public record Recipe(
         String words,
         Figure amount,
+        Figure all,
         String measured,
         Figure fillings,
         Figure each,
@@ -82,14 +84,25 @@ public record Recipe(
     Recipe with(Finding finding) {
         var more = new ArrayList<>(findings);
         more.add(finding);
-        return new Recipe(words, amount, measured, fillings, each, portions, stages, left, covers, thinned, more);
+        return new Recipe(words, amount, all, measured, fillings, each, portions, stages, left, covers, thinned, more);
     }
 
     /** With how much floor it is for, by its sheet. @param allowance that goes on top, as it is put on there */
     public Recipe covering(ProductSheet sheet, Allowance allowance, UnitSystem system) {
         Figure floor = TakeOff.covers(amount, sheet.material(), allowance, system);
         return new Recipe(
-                words, amount, measured, fillings, each, portions, stages, left, Optional.of(floor), thinned, findings);
+                words,
+                amount,
+                all,
+                measured,
+                fillings,
+                each,
+                portions,
+                stages,
+                left,
+                Optional.of(floor),
+                thinned,
+                findings);
     }
 
     /** What weighs anything of a filling, all of it. */

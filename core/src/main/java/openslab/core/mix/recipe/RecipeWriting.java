@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import openslab.core.product.Concentrate;
 import openslab.core.product.Liquid;
 import openslab.core.product.Powder;
 import openslab.core.product.ProductSheet;
@@ -18,6 +19,9 @@ import openslab.core.survey.Finding;
 /** One recipe being written: every part with its working, in pour order. */
 final class RecipeWriting {
     private static final double ROUNDING = 1e-9;
+
+    /** Of half a scoop: no more is in it for being scraped level. */
+    private static final double SLIVER = 0.01;
 
     private static final Source RATIO = Source.sheet("mix ratio by volume");
     private static final Source DENSITY = Source.sheet("mix ratio by volume, density");
@@ -41,19 +45,11 @@ final class RecipeWriting {
     }
 
     Recipe of(Wanted wanted) {
-        Figure amount = wanted.amount(sheet, system);
-        Figure all = whole(amount);
-        double mostL = Math.min(
-                vessel.holdsL(),
-                sheet.handling().dosing().mostL() > 0
-                        ? sheet.handling().dosing().mostL()
-                        : Double.POSITIVE_INFINITY);
-        var n = new Worksheet(system);
-        n.from("V", all);
-        n.given("M", "what one filling may be", mostL, Unit.LITRE);
-        double count = Math.max(1, Math.ceil(all.base() / mostL - ROUNDING));
-        Figure fillings = n.figure(
-                "fillings", "n", "ceil(V/M)", count, Unit.ONE, Source.ours("fewest vessels, each filled alike"));
+        Filled filled = filled(wanted.amount(sheet, besides(), system));
+        Figure amount = filled.amount();
+        Figure all = filled.all();
+        Figure fillings = filled.fillings();
+        double count = fillings.value();
         var e = new Worksheet(system);
         e.from("V", all);
         e.from("n", fillings);
@@ -63,7 +59,8 @@ final class RecipeWriting {
         return new Recipe(
                 RatioWords.of(sheet, system),
                 amount,
-                amount.unit() == Unit.BAG ? amount.text() : Spoken.of(amount.base(), system),
+                all,
+                amount.unit() == Unit.BAG ? amount.text() : Spoken.of(all.base(), system),
                 fillings,
                 each,
                 portions,
@@ -72,6 +69,75 @@ final class RecipeWriting {
                 Optional.empty(),
                 sheet.liquid().flatMap(this::thinned),
                 findings(portions, each));
+    }
+
+    /** How much it is, of its own parts and with all that is stirred in, and in how many vessels. */
+    private record Filled(Figure amount, Figure all, Figure fillings) {}
+
+    private Filled filled(Figure wanted) {
+        Filled filled = filled(wanted, 1);
+        return sheet.material() instanceof Concentrate c && vessel.scoopL() > 0 ? scooped(wanted, filled, c) : filled;
+    }
+
+    /** Nobody measures a third of a scoop: what is let down is whole and half ones of it in every vessel, and none is short. */
+    private Filled scooped(Figure wanted, Filled exact, Concentrate concentrate) {
+        double scoopMixL = vessel.scoopL() * (1 + concentrate.water());
+        double count = exact.fillings().value();
+        double most = mostL();
+        while (count * scoopMixL / 2 < wanted.base()
+                && halves(wanted.base(), count, scoopMixL) * scoopMixL / 2 > most * (1 + ROUNDING)) {
+            count++;
+        }
+        var w = new Worksheet(system);
+        w.from("V0", wanted);
+        w.given("n", "vessels", count, Unit.ONE);
+        w.given("w", "parts of water to one of it", concentrate.water(), Unit.ONE);
+        w.given("c", "a level scoop", vessel.scoopL(), Unit.LITRE);
+        double litres = count * halves(wanted.base(), count, scoopMixL) * scoopMixL / 2;
+        Figure amount = w.figure(
+                "mixed volume",
+                "V",
+                "n·max(1,ceil(2·V0/n/c/(1+w)-0.01))/2·c·(1+w)",
+                litres,
+                Unit.LITRE,
+                Source.ours("whole and half scoops, as many as it takes"));
+        return filled(amount, count);
+    }
+
+    private static double halves(double litres, double count, double scoopMixL) {
+        return Math.max(1, Math.ceil(2 * litres / count / scoopMixL - SLIVER));
+    }
+
+    /** What one filling may be. */
+    private double mostL() {
+        double atOnce = sheet.handling().dosing().mostL();
+        return Math.min(vessel.holdsL(), atOnce > 0 ? atOnce : Double.POSITIVE_INFINITY);
+    }
+
+    /** @param least how many vessels it is in at least */
+    private Filled filled(Figure amount, double least) {
+        Figure all = whole(amount);
+        double mostL = mostL();
+        var n = new Worksheet(system);
+        n.from("V", all);
+        n.given("M", "what one filling may be", mostL, Unit.LITRE);
+        double count = Math.max(least, Math.ceil(all.base() / mostL - ROUNDING));
+        if (least > 1) {
+            n.given("k", "at least", least, Unit.ONE);
+        }
+        Figure fillings = n.figure(
+                "fillings",
+                "n",
+                least > 1 ? "max(k,ceil(V/M))" : "ceil(V/M)",
+                count,
+                Unit.ONE,
+                Source.ours("fewest vessels, each filled alike"));
+        return new Filled(amount, all, fillings);
+    }
+
+    /** Litres stirred in to one of the sheet's own parts. */
+    private double besides() {
+        return extras.stream().mapToDouble(Extra::share).sum();
     }
 
     /** Litres of all that is in the vessel in the end. */
@@ -83,7 +149,7 @@ final class RecipeWriting {
             double litres = amount.base() * powder.yieldL();
             return w.figure("mixed volume", "V", "n·y", litres, Unit.LITRE, Source.sheet("yield of a bag"));
         }
-        double more = extras.stream().mapToDouble(Extra::share).sum();
+        double more = besides();
         if (more == 0) {
             return amount;
         }
@@ -104,7 +170,7 @@ final class RecipeWriting {
         }
         Liquid liquid = sheet.liquid().orElseThrow();
         var portions = new ArrayList<Portion>();
-        double more = extras.stream().mapToDouble(Extra::share).sum();
+        double more = besides();
         for (Liquid.Part part : liquid.pouring()) {
             portions.add(poured(part, liquid, each, more, amount));
         }
@@ -296,7 +362,7 @@ final class RecipeWriting {
                 "n",
                 "v/c",
                 volume.base() / vessel.scoopL(),
-                Unit.ONE,
+                Unit.SCOOP,
                 Source.arithmetic("what a scoop holds"));
     }
 

@@ -1,6 +1,8 @@
 package openslab.core.mix.recipe;
 
 import openslab.core.quantity.Require;
+import openslab.core.quantity.Unit;
+import openslab.core.quantity.UnitSystem;
 
 /**
  * What it is mixed in.
@@ -11,8 +13,10 @@ import openslab.core.quantity.Require;
  * @param scoopL what a level scoop holds, litres; 0 where nobody measures with one
  */
 public record Vessel(double holdsL, double tareKg, int lines, double scoopL) {
-    /** OURS: a 5 gal pail, filled so that it can be stirred and carried. */
-    public static final Vessel PAIL = holding(15);
+    /** OURS: litres of a 5 gal or a 20 L pail, filled so that it can be stirred and carried. */
+    public static double pailL(UnitSystem system) {
+        return system == UnitSystem.US ? Unit.GALLON.toBase(4) : 15;
+    }
 
     /** Set to nothing on the scale, without lines. */
     public static Vessel holding(double litres) {

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import openslab.core.mix.Allowance;
 import openslab.core.mix.TakeOff;
+import openslab.core.product.Concentrate;
 import openslab.core.product.Kit;
 import openslab.core.product.Liquid;
 import openslab.core.product.Material;
@@ -20,13 +21,17 @@ import openslab.core.quantity.Worksheet;
 
 /** How much is to be mixed, said as a person says it. */
 public sealed interface Wanted {
-    /** What that is: litres of what is mixed of a liquid, bags of a powder. */
-    Figure amount(ProductSheet sheet, UnitSystem system);
+    /**
+     * What that is: litres of the sheet's own parts mixed, bags of a powder. What is stirred in besides comes on top of it.
+     *
+     * @param besides litres of grit and thinner to one litre of it
+     */
+    Figure amount(ProductSheet sheet, double besides, UnitSystem system);
 
     /** Enough for so much floor. @param allowance on top, 0.1 for a tenth */
     record Floor(double m2, double allowance) implements Wanted {
         @Override
-        public Figure amount(ProductSheet sheet, UnitSystem system) {
+        public Figure amount(ProductSheet sheet, double besides, UnitSystem system) {
             Figure takes = TakeOff.of(m2, sheet.material(), Allowance.of(allowance), system);
             return sheet.powder().map(p -> bags(takes, p, system)).orElse(takes);
         }
@@ -39,10 +44,10 @@ public sealed interface Wanted {
         }
     }
 
-    /** So many litres of the mix, all parts together. */
+    /** So many litres of the mix, all that is in it together: grit and thinner too. */
     record Mixed(double litres) implements Wanted {
         @Override
-        public Figure amount(ProductSheet sheet, UnitSystem system) {
+        public Figure amount(ProductSheet sheet, double besides, UnitSystem system) {
             var w = new Worksheet(system);
             if (sheet.material() instanceof Powder powder) {
                 w.given("V", "mix that is wanted", litres, Unit.LITRE);
@@ -50,6 +55,16 @@ public sealed interface Wanted {
                 return w.figure("bags", "n", "V/y", litres / powder.yieldL(), Unit.BAG, Source.sheet("yield of a bag"));
             }
             w.given("W", "mix that is wanted", litres, Unit.LITRE);
+            if (besides > 0) {
+                w.given("x", "stirred in to one part of it", besides, Unit.ONE);
+                return w.figure(
+                        "of its own parts",
+                        "V",
+                        "W/(1+x)",
+                        litres / (1 + besides),
+                        Unit.LITRE,
+                        Source.arithmetic("all together is all: what is stirred in comes inside it"));
+            }
             return w.figure("mixed volume", "V", "W", litres, Unit.LITRE, Source.arithmetic("as it was asked for"));
         }
     }
@@ -57,21 +72,32 @@ public sealed interface Wanted {
     /** A share of a kit or of a can: half a kit is half of each part, never one part of it. */
     record OfKit(Kit kit, double share) implements Wanted {
         @Override
-        public Figure amount(ProductSheet sheet, UnitSystem system) {
+        public Figure amount(ProductSheet sheet, double besides, UnitSystem system) {
             Unit unit = sheet.liquid().isPresent() ? Unit.LITRE : Unit.KILOGRAM;
             var w = new Worksheet(system);
-            w.given("K", kit.label() + " holds, by its label", kit.size(), unit);
+            w.given("K", kit.label() + " holds, by its label", kit.size().amount(), unit);
             w.given("s", "how much of it", share, Unit.ONE);
             if (sheet.material() instanceof Powder powder) {
                 w.given("b", "a bag", powder.bagKg(), Unit.KILOGRAM);
-                double bags = kit.size() * share / powder.bagKg();
+                double bags = kit.size().amount() * share / powder.bagKg();
                 return w.figure("bags", "n", "K·s/b", bags, Unit.BAG, Source.sheet("what the label says it holds"));
+            }
+            double litres = sheet.material().laid(kit.size().times(share)).amount();
+            if (sheet.material() instanceof Concentrate concentrate) {
+                w.given("w", "parts of water to one of it", concentrate.water(), Unit.ONE);
+                return w.figure(
+                        "mixed volume",
+                        "V",
+                        "K·s·(1+w)",
+                        litres,
+                        Unit.LITRE,
+                        Source.sheet("the pack holds the concentrate, and the water comes to it"));
             }
             return w.figure(
                     "mixed volume",
                     "V",
                     "K·s",
-                    kit.size() * share,
+                    litres,
                     Unit.LITRE,
                     Source.sheet("what the label says it holds; half a kit is half of each part"));
         }
@@ -80,7 +106,7 @@ public sealed interface Wanted {
     /** So many bags, halves and quarters too. */
     record Bags(double bags) implements Wanted {
         @Override
-        public Figure amount(ProductSheet sheet, UnitSystem system) {
+        public Figure amount(ProductSheet sheet, double besides, UnitSystem system) {
             var w = new Worksheet(system);
             w.given("w", "bags that are wanted", bags, Unit.BAG);
             return w.figure("bags", "n", "w", bags, Unit.BAG, Source.arithmetic("as it was asked for"));
@@ -98,7 +124,7 @@ public sealed interface Wanted {
         }
 
         @Override
-        public Figure amount(ProductSheet sheet, UnitSystem system) {
+        public Figure amount(ProductSheet sheet, double besides, UnitSystem system) {
             Liquid liquid = sheet.liquid().orElseThrow(() -> noLiquid(sheet));
             Liquid.Part least = liquid.parts().stream()
                     .min(Comparator.comparingDouble(p -> makes(p, liquid)))

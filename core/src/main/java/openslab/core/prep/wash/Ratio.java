@@ -39,6 +39,9 @@ public record Ratio(double water, String typed, double bagL) {
     /** Parted at the last stroke: a quarter of a cup has one of its own. */
     private static final Pattern DOSE = Pattern.compile("(.+)\\s*(?:/|\\bper\\b|\\bin\\b)\\s*(?:a\\s+)?(.+)");
 
+    /** "1/4": one part into four, or a quarter of the mix. */
+    private static final Pattern EITHER = Pattern.compile("(\\d+(?:\\.\\d+)?)\\s*(?:/|per|in)\\s*(\\d+(?:\\.\\d+)?)");
+
     /** What a person writes after the stroke when they leave the number out: "12 fl oz/gal". */
     private static final Map<String, String> ONE = Map.of(
             "gal", "1 gal", "gallon", "1 gal", "qt", "1 qt", "quart", "1 qt", "l", "1 l", "litre", "1 l", "liter",
@@ -73,6 +76,10 @@ public record Ratio(double water, String typed, double bagL) {
         if (bags.matches()) {
             return bags(path, text, number(bags, 1), bags.group(2));
         }
+        Matcher either = EITHER.matcher(plain);
+        if (either.matches()) {
+            throw new InvalidInput(path, text, either(number(either, 1), number(either, 2)));
+        }
         Matcher dose = DOSE.matcher(plain);
         if (dose.matches()) {
             double concentrate = litres(path, text, dose.group(1));
@@ -80,6 +87,16 @@ public record Ratio(double water, String typed, double bagL) {
             return of(path, text, into / concentrate);
         }
         throw new InvalidInput(path, text, ACCEPTED);
+    }
+
+    /** Both ways to read it. */
+    private static String either(double part, double of) {
+        String into = Show.number(part, 0) + ":" + Show.number(of, 0);
+        return part > 0 && part < of
+                ? into + " (" + Show.number(part, 0) + " into " + Show.number(of, 0) + " of water) or "
+                        + Show.number(100 * part / of, 1) + " % (" + Show.number(part, 0) + " of every "
+                        + Show.number(of, 0) + " of the mix): a stroke is read both ways"
+                : ACCEPTED;
     }
 
     private static Ratio bags(String path, String typed, double bags, String into) {

@@ -162,7 +162,7 @@ public record WashMix(
                 "n",
                 "c/h",
                 concentrate.base() / scoopL,
-                Unit.ONE,
+                Unit.SCOOP,
                 Source.arithmetic("what a scoop holds")));
     }
 
