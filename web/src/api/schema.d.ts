@@ -2721,6 +2721,7 @@ export interface components {
             /** Format: int32 */
             batchesLogged: number;
             clocks: components["schemas"]["TimedClock"][];
+            coatFields: components["schemas"]["Field"][];
             colours: components["schemas"]["Colour"][];
             dry?: components["schemas"]["FigureView"];
             findings: components["schemas"]["Finding"][];
@@ -3562,6 +3563,7 @@ export interface components {
             words: string;
         };
         Recipe: {
+            all: components["schemas"]["FigureView"];
             amount: components["schemas"]["FigureView"];
             covers?: components["schemas"]["FigureView"];
             each: components["schemas"]["FigureView"];
@@ -3595,7 +3597,6 @@ export interface components {
             way: string;
         };
         ReferenceView: {
-            coat: components["schemas"]["Field"][];
             colour: components["schemas"]["Field"][];
             crew: components["schemas"]["Field"][];
             defects: components["schemas"]["DefectView"][];
@@ -4132,6 +4133,7 @@ export interface components {
         };
         SurveyPart: {
             areas: components["schemas"]["Judged"][];
+            floor: components["schemas"]["FigureView"];
             outline: components["schemas"]["Outline"];
             perimeter: components["schemas"]["FigureView"];
             places: components["schemas"]["Marked"][];
@@ -4337,6 +4339,7 @@ export interface components {
             volumeSolids: number;
         };
         UnitView: {
+            code: string;
             symbol: string;
         };
         Use: {
@@ -4350,12 +4353,16 @@ export interface components {
         Used: {
             amount: components["schemas"]["FigureView"];
             asked: string;
+            bare: components["schemas"]["FigureView"];
+            /** Format: int32 */
+            batches: number;
             covered: components["schemas"]["FigureView"];
             left: components["schemas"]["FigureView"];
             rate: components["schemas"]["FigureView"];
             reaches: boolean;
             rest: components["schemas"]["FigureView"];
             share: components["schemas"]["FigureView"];
+            wasted?: components["schemas"]["FigureView"];
         };
         Value: {
             /** Format: double */
@@ -4428,15 +4435,21 @@ export interface components {
             stood?: string;
         };
         WeighIn: {
+            amount: components["schemas"]["FigureView"];
             /** @enum {string} */
             call: "GO" | "ADD" | "DISCARD";
+            covers?: components["schemas"]["FigureView"];
+            grown: boolean;
+            inside: components["schemas"]["FigureView"];
             kg: components["schemas"]["FigureView"];
+            over?: components["schemas"]["FigureView"];
             parts: components["schemas"]["Weighed"][];
-            volume: components["schemas"]["FigureView"];
             words: string;
         };
         Weighed: {
             add?: components["schemas"]["FigureView"];
+            amount: components["schemas"]["FigureView"];
+            measured: string;
             off?: components["schemas"]["FigureView"];
             part: string;
             shown?: components["schemas"]["FigureView"];
@@ -4500,6 +4513,7 @@ export interface components {
             clocks: components["schemas"]["RunningClock"][];
             conduct: components["schemas"]["Stood"][];
             cycles: components["schemas"]["CycleReport"][];
+            floor: components["schemas"]["FigureView"];
             id: string;
             layers: components["schemas"]["LayerReport"][];
             limits?: components["schemas"]["Limits"];

@@ -77,7 +77,7 @@
   viewBox="0 0 {width} {drawn.height}"
   bind:this={svg}
   role={places.length > 0 ? 'group' : 'img'}
-  aria-label="Plan of {report.name}, {report.area.text}"
+  aria-label="Plan of {report.name}, {report.floor.text}"
 >
   <path class="floor" d={drawn.path(outline)} />
   {#each areas as a (a.area.key)}
@@ -100,7 +100,7 @@
     <text
       class="area"
       x={px(sides['cutLength'] ? (outline[3]?.x ?? maxX) / 2 : midX)}
-      y={py(midY) + 8}>{report.area.text}</text
+      y={py(midY) + 8}>{report.floor.text}</text
     >
   {/if}
   {#each proposed as p (p.name)}

@@ -18,37 +18,50 @@
   }
 
   let { desk, job, zone, layer }: Props = $props();
-  let mixing = $state(false);
+  /** What is being told: a batch, or that it is on. */
+  let telling = $state<'BATCH' | 'COAT' | ''>('');
   let values = $state<Record<string, string>>({});
   /** The floor's wall clock, where it was done earlier than now. */
   let earlier = $state('');
   const sending = new Logging();
   /** What every batch is asked for; weights come with the card. */
-  const fields = $derived(layer.batchFields.filter((f) => f.needed || f.id === 'lot'));
+  const batch = $derived(layer.batchFields.filter((f) => !/^in[A-Z]/.test(f.id)));
+  /** What it took is asked where no batch tells it. */
+  const coat = $derived(layer.coatFields.filter((f) => f.id !== 'used' || !layer.used));
+  const fields = $derived(telling === 'COAT' ? coat : batch);
   const thrown = $derived(layer.role === 'BROADCAST');
 
   function planned(): string | undefined {
     const next = zone.batches.next;
-    return fields[0]?.id === 'bags' ? next && String(next.amount.value) : next?.amount.text;
+    return batch[0]?.id === 'bags' ? next && String(next.amount.value) : next?.amount.text;
   }
 
   function start() {
     values = {
-      [fields[0]?.id ?? '']: planned() ?? zone.batches.split?.each.text ?? '',
+      [batch[0]?.id ?? '']: planned() ?? zone.batches.split?.each.text ?? '',
       area: zone.batches.next?.run.area.text ?? '',
       lot: zone.lots,
     };
-    mixing = true;
+    telling = 'BATCH';
+  }
+
+  /** Where the batches cover the floor nothing is asked. */
+  function on() {
+    values = {};
+    telling = 'COAT';
+    if (layer.used && layer.used.bare.value === 0) {
+      void log('COAT');
+    }
   }
 
   async function log(kind: 'BATCH' | 'COAT') {
-    const found =
-      kind === 'BATCH'
-        ? Object.fromEntries(Object.entries(values).filter(([id, v]) => id !== 'lot' || v.trim()))
-        : {};
+    const optional = new Set(fields.filter((f) => !f.needed).map((f) => f.id));
+    const found = Object.fromEntries(
+      Object.entries(values).filter(([id, v]) => !optional.has(id) || v.trim()),
+    );
     const more = { values: found, ...happened(earlier, job.facts.timeZone) };
     if (await sending.write(desk, zone.id, kind, layer.id, more)) {
-      mixing = false;
+      telling = '';
       earlier = '';
     }
   }
@@ -70,7 +83,10 @@
       <Earlier timeZone={job.facts.timeZone} fault={sending.fault('at')} bind:value={earlier} />
     </div>
     <WhyEntry {sending} asked={layer.asksReason} />
-    {#if mixing}
+    {#if telling === 'COAT' && !layer.used}
+      <p>Planned were {layer.amount.text}.</p>
+    {/if}
+    {#if telling}
       {#each fields as field (field.id)}
         <FieldEntry
           {field}
@@ -81,18 +97,19 @@
       {/each}
     {/if}
     <div class="buttons">
-      {#if mixing}
+      {#if telling === 'BATCH'}
         <Button kind="main" disabled={sending.busy} onclick={() => void log('BATCH')}
           >Save batch</Button
         >
-        <Button kind="quiet" onclick={() => (mixing = false)}>Not now</Button>
+        <Button kind="quiet" onclick={() => (telling = '')}>Not now</Button>
+      {:else if telling === 'COAT'}
+        <Button kind="main" disabled={sending.busy} onclick={() => void log('COAT')}
+          >{thrown ? 'It is thrown' : 'It is on'}</Button
+        >
+        <Button kind="quiet" onclick={() => (telling = '')}>Not now</Button>
       {:else}
         <Button kind="main" onclick={start}>{thrown ? 'Bay thrown' : 'Batch mixed'}</Button>
-      {/if}
-      {#if !mixing}
-        <Button disabled={sending.busy} onclick={() => void log('COAT')}
-          >{thrown ? 'All thrown' : 'Coat done'}</Button
-        >
+        <Button disabled={sending.busy} onclick={on}>{thrown ? 'All thrown' : 'Coat done'}</Button>
       {/if}
     </div>
   {/if}

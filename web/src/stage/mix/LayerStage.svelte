@@ -143,7 +143,7 @@
         <p>{zone.batches.whyNot}</p>
       </section>
     {/if}
-    <LayerUsed {zone} {layer} />
+    <LayerUsed {zone} {layer} buyHref={jobHref(job.id, zone.id, 'buy')} />
     {#if buying}<KitList {buying} zone={zone.id} href={jobHref(job.id, zone.id, 'buy')} />{/if}
     {#if layer.sheet.advice.note}<p class="note">{layer.sheet.advice.note}</p>{/if}
   </div>

@@ -5,9 +5,11 @@
   interface Props {
     zone: LayerZone;
     layer: LayerReport;
+    /** What is bought for the job. */
+    buyHref: string;
   }
 
-  let { zone, layer }: Props = $props();
+  let { zone, layer, buyHref }: Props = $props();
   const used = $derived(layer.used);
   const share = $derived(Math.min(100, used?.share.value ?? 0));
 </script>
@@ -19,21 +21,33 @@
       <span style:inline-size="{share}%"></span>
     </div>
     <dl>
-      <dt>used so far</dt>
+      <dt>{used.amount.label}</dt>
       <dd>
         <FigureButton figure={used.amount} /> of <FigureButton figure={layer.amount} />,
         <FigureButton figure={used.share} />
       </dd>
-      <dt>covered so far</dt>
+      {#if used.wasted}
+        <dt>{used.wasted.label}</dt>
+        <dd><FigureButton figure={used.wasted} /></dd>
+      {/if}
+      <dt>{used.covered.label}</dt>
       <dd><FigureButton figure={used.covered} /> of <FigureButton figure={zone.report.area} /></dd>
       <dt>{used.rate.label}</dt>
       <dd><FigureButton figure={used.rate} />, the sheet says {used.asked}</dd>
-      <dt>the rest at this rate</dt>
-      <dd>
-        <FigureButton figure={used.rest} />; <FigureButton figure={used.left} /> is left of the plan:
-        <b>{used.reaches ? 'it will reach' : 'it will not reach'}</b>
-      </dd>
+      {#if used.bare.value > 0}
+        <dt>{used.bare.label}</dt>
+        <dd>
+          <FigureButton figure={used.bare} />, which takes <FigureButton figure={used.rest} />;
+          <FigureButton figure={used.left} /> is left of the plan:
+          <b>{used.reaches ? 'it will reach' : 'more than was planned'}</b>
+        </dd>
+      {/if}
     </dl>
+    {#if used.bare.value > 0 && !used.reaches}
+      <p>
+        <a href={buyHref}>Whether what is on the site holds it</a>
+      </p>
+    {/if}
   {:else}
     <p>
       Planned <FigureButton figure={layer.amount} />, the sheet says {layer.asked}. Nothing was

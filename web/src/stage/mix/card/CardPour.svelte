@@ -49,9 +49,9 @@
 {#if target}
   <Big text={target.text} of="on the scale" />
   <Say>
-    {portion.measured}{portion.mass ? `, ${portion.mass.text} of it` : ''}{within
-      ? `; ${within.from.text} to ${within.to.text} is right`
-      : ''}
+    {mixing.follows?.measured ?? portion.measured}{portion.mass
+      ? `, ${(mixing.follows?.amount ?? portion.mass).text} of it`
+      : ''}{within ? `; ${within.from.text} to ${within.to.text} is right` : ''}
   </Say>
 {:else}
   <Big

@@ -42,16 +42,40 @@
     mixing.card.put({ since: appClock.now.toISOString() });
   }
 
-  function mixed() {
+  function mixed(goes: 'on' | 'here' | 'off') {
     readyToRing();
-    void mixing.mixed();
+    void mixing.mixed(goes);
   }
+
+  const done = $derived(stage.kind === 'COMBINE' ? 'Start stirring' : 'It is mixed');
 
   function spread() {
     mixing.card.end();
     go(back);
   }
 </script>
+
+{#snippet stir()}
+  {#if mixing.grown}
+    <Say wrong>
+      It is {mixing.grown.amount.text} now, {mixing.grown.over?.text ?? ''} more than for this bay. Where
+      does that go?
+    </Say>
+    <Taps>
+      {#if mixing.grown.covers}
+        <Tap main disabled={busy} onclick={() => mixed('on')}
+          >On, over {mixing.grown.covers.text}: {done.toLowerCase()}</Tap
+        >
+      {/if}
+      <Tap disabled={busy} onclick={() => mixed('here')}
+        >All on {hand.next.run.area.text}, thicker</Tap
+      >
+      <Tap disabled={busy} onclick={() => mixed('off')}>It stays off the floor</Tap>
+    </Taps>
+  {:else}
+    <Taps><Tap main disabled={busy} onclick={() => mixed('here')}>{done}</Tap></Taps>
+  {/if}
+{/snippet}
 
 <Say>{stage.words}</Say>
 {#if stage.kind === 'COMBINE' && !hand.together}
@@ -62,17 +86,15 @@
       : 'It is kept as mixed from the first turn on.'}
   </Say>
   <CardWho sending={mixing.sending} asked={layer.asksReason} />
-  <Taps><Tap main disabled={busy} onclick={mixed}>Start stirring</Tap></Taps>
+  {@render stir()}
 {:else if stage.kind === 'SPREAD'}
-  <Big text={hand.next.run.area.text} of="to cover" />
+  <Big text={(hand.over ?? hand.next.run.area).text} of="to cover" />
   {#if !hand.together}<CardWho sending={mixing.sending} asked={layer.asksReason} />{/if}
-  <Taps>
-    {#if hand.together}
-      <Tap main onclick={spread}>It is on the floor</Tap>
-    {:else}
-      <Tap main disabled={busy} onclick={mixed}>It is mixed</Tap>
-    {/if}
-  </Taps>
+  {#if hand.together}
+    <Taps><Tap main onclick={spread}>It is on the floor</Tap></Taps>
+  {:else}
+    {@render stir()}
+  {/if}
 {:else}
   <Big
     timer

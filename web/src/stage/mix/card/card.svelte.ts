@@ -1,4 +1,4 @@
-import type { NextBatch, RecipeForm, WeighIn } from '../../../api/types';
+import type { FigureView, NextBatch, RecipeForm, WeighIn } from '../../../api/types';
 import { forget, remember, remembered } from '../../../parts/memory';
 
 /** What a device remembers of the batch in hand, so that a reload or a dead battery loses none of it. */
@@ -12,6 +12,8 @@ export interface InHand {
   /** What the scale showed after each part that is in. */
   readings: readonly string[];
   weighed: WeighIn | null;
+  /** Over how much floor it goes, where it became more than was planned; what was planned otherwise. */
+  over?: FigureView;
   /** When the clock of this stage was started; empty while it does not run. */
   since: string;
   /** When the parts met; empty before. */

@@ -1,6 +1,6 @@
 import { asProblem } from '../../../api/call';
 import { layerRecipe, layerWeighIn } from '../../../api/client';
-import type { JobHead, LayerReport, LayerZone, NextBatch } from '../../../api/types';
+import type { FigureView, JobHead, LayerReport, LayerZone, NextBatch } from '../../../api/types';
 import { appClock } from '../../../app/clock.svelte';
 import type { JobDesk } from '../../../app/job.svelte';
 import { Logging } from '../../../app/logging.svelte';
@@ -16,6 +16,9 @@ export interface Bench {
   zone: LayerZone;
   layer: LayerReport;
 }
+
+/** A figure to its last digit, as it is keyed in. */
+const typed = (figure: FigureView) => `${figure.value} ${figure.unit}`;
 
 /** One batch by its card: what is tapped, what follows from it, and what is written down. */
 export class Mixing {
@@ -55,12 +58,20 @@ export class Mixing {
     return this.hand?.next.recipe.portions.find((p) => p.part === this.stage?.part);
   }
 
+  /** This part as it follows from what is in already; nothing while nothing was weighed. */
+  get follows() {
+    return this.hand?.weighed?.parts.find((p) => p.part === this.stage?.part);
+  }
+
   /** What the scale is to show; nothing where this part is not weighed. What went in before it counts. */
   get target() {
-    return this.portion?.scale
-      ? (this.hand?.weighed?.parts.find((p) => p.part === this.stage?.part)?.target ??
-          this.portion.scale)
-      : undefined;
+    return this.portion?.scale ? (this.follows?.target ?? this.portion.scale) : undefined;
+  }
+
+  /** It became more than was planned, and nobody has said yet where that goes. */
+  get grown() {
+    const weighed = this.hand?.weighed;
+    return weighed?.call === 'GO' && weighed.grown && !this.hand?.together ? weighed : undefined;
   }
 
   /** Minutes at this slab. */
@@ -167,26 +178,43 @@ export class Mixing {
     }
   }
 
+  /** It never gets onto the floor: it is gone from the cans all the same. */
   async thrownAway(): Promise<void> {
+    const { hand } = this;
+    const inside = hand?.weighed?.inside;
+    if (!inside) {
+      return;
+    }
     const { layer } = this.#bench();
-    const note = `Batch ${this.next?.number ?? ''} of ${layer.title} thrown away. ${this.hand?.weighed?.words ?? ''}`;
-    if (await this.#write('NOTE', '', 'thrown away', { note })) {
+    const note = `Thrown away. ${hand.weighed?.words ?? ''}`;
+    const values = { ...this.#told(inside), area: '0', wasted: typed(inside) };
+    const { bays: place } = hand.next.run;
+    if (await this.#write('BATCH', layer.id, 'thrown away', { values, place, note })) {
       this.card.end();
     }
   }
 
-  /** The parts meet, and with them the pot life begins: that is what is kept. */
-  async mixed(): Promise<void> {
+  /**
+   * The parts meet, and with them the pot life begins: that is what is kept.
+   *
+   * @param goes where it goes, of a batch that became more: on over the floor, all of it here, or what is over stays off the floor
+   */
+  async mixed(goes: 'on' | 'here' | 'off' = 'here'): Promise<void> {
     const { hand } = this;
     if (!hand) {
       return;
     }
     const { run } = hand.next;
-    const values = { ...this.#amount(), area: run.area.text, ...this.#weighed() };
+    const { weighed } = hand;
+    const over = goes === 'on' && weighed?.covers ? weighed.covers : run.area;
+    const off: Record<string, string> =
+      goes === 'off' && weighed?.over ? { wasted: typed(weighed.over) } : {};
+    const mixed = weighed?.amount ?? hand.next.amount;
+    const values = { ...this.#told(mixed), area: typed(over), ...this.#weighed(), ...off };
     const at = this.#bench().layer.id;
     if (await this.#write('BATCH', at, 'mixed', { values, place: run.bays })) {
       const now = appClock.now.toISOString();
-      this.card.put({ together: now, since: now });
+      this.card.put({ together: now, since: now, over });
     }
   }
 
@@ -220,15 +248,10 @@ export class Mixing {
       : {};
   }
 
-  /** How much was mixed, as a batch is logged: what the scale made of it, else what was planned. */
-  #amount(): Record<string, string> {
+  /** How much was mixed, as a batch is logged. */
+  #told(mixed: FigureView): Record<string, string> {
     const { zone } = this.#bench();
     const lot = zone.lots === '' ? {} : { lot: zone.lots };
-    const next = this.hand?.next;
-    if (this.#has('bags')) {
-      return { bags: String(next?.amount.value ?? ''), ...lot };
-    }
-    const mixed = this.hand?.weighed?.volume ?? next?.amount;
-    return mixed ? { volume: `${mixed.value} ${mixed.unit}`, ...lot } : {};
+    return { [this.#has('bags') ? 'bags' : 'volume']: typed(mixed), ...lot };
   }
 }

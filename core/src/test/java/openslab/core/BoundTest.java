@@ -68,6 +68,38 @@ public class BoundTest {
         assertTrue(!Bound.below(base * (1 + 1e-15), unit).holds(base), "below is not at");
     }
 
+    /** 90 °F, 45 °F, 5 °F of difference and 3/16 in, by definition of the units; read as a metric crew reads them. */
+    @Test
+    public void a_limit_that_was_converted_reads_as_it_is_meant() {
+        Bound hot = Bound.atMost(Unit.FAHRENHEIT.toBase(90), Unit.CELSIUS);
+        assertEquals(hot.words(), "at most 32\u00a0°C");
+        assertEquals(hot.text(32.1), "32\u00a0°C");
+        assertEquals(hot.text(32.3), "32.3\u00a0°C");
+        Bound cold = Bound.atLeast(Unit.FAHRENHEIT.toBase(45), Unit.CELSIUS);
+        assertEquals(cold.words(), "7.2\u00a0°C or more");
+        assertEquals(cold.text(7.21), "7.210\u00a0°C, under 7.222\u00a0°C");
+        assertEquals(Bound.atLeast(5 / 1.8, Unit.KELVIN).text(), "2.8\u00a0°C");
+        assertEquals(Bound.atMost(3 * 0.0254 / 16, Unit.MILLIMETRE).text(), "4.8\u00a0mm");
+    }
+
+    /** Whoever reads both sees the word, or is told the limit in full. */
+    @Test
+    public void figures_beside_a_converted_limit_say_what_was_judged() {
+        var random = new Random(12);
+        for (int i = 0; i < 20_000; i++) {
+            Bound.Side side = Bound.Side.values()[random.nextInt(3)];
+            double limit = Unit.FAHRENHEIT.toBase(35 + random.nextInt(80));
+            double off = (random.nextBoolean() ? 1 : -1) * Math.pow(10, -1 - random.nextInt(5)) * random.nextInt(9);
+            var bound = new Bound(side, limit, Unit.CELSIUS, 1);
+            String[] shown = bound.text(limit + off).split(", (under|over) ");
+            String against = shown.length > 1 ? shown[1] : bound.text();
+            assertEquals(
+                    agrees(side, number(shown[0]), number(against)),
+                    bound.holds(limit + off),
+                    bound.text(limit + off) + ", " + bound.words());
+        }
+    }
+
     @Test
     public void no_finer_than_it_takes() {
         Bound most = Bound.atMost(75, Unit.PERCENT);

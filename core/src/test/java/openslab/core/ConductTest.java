@@ -48,6 +48,54 @@ public class ConductTest {
         assertEquals(story.at(400).conduct(), List.of());
     }
 
+    /** 80 m². The batches tell of 60, of 80 and of 160; nothing was logged at all; it took what it says. */
+    @DataProvider
+    Object[][] told() {
+        return new Object[][] {
+            {"volume=8 L area=60 m²", "", "coat-bare HOLD"},
+            {"volume=8 L area=60 m²", "amount=60 m²", ""},
+            {"volume=8 L area=40 m²", "amount=60 m²", "coat-unlike-its-batches WATCH"},
+            {"volume=10 L area=80 m²", "", ""},
+            {"volume=20 L area=160 m²", "", "coat-unlike-its-batches WATCH"},
+            {"", "", "coat-unlogged WATCH"},
+            {"", "used=10 L", ""},
+            {"volume=10 L area=80 m² wasted=2 L", "used=0.5 L", ""},
+        };
+    }
+
+    @Test(dataProvider = "told")
+    public void a_coat_that_is_done_is_held_against_what_was_mixed(String batch, String coat, String against) {
+        var story = ready();
+        if (!batch.isEmpty()) {
+            story.batch(PRIMER, "primer", batch);
+        }
+        story.coat(PRIMER + 0.5, "primer", coat);
+        var found = story.at(PRIMER + 1).conduct().stream()
+                .filter(s -> s.kind() == LogEntry.Kind.COAT)
+                .flatMap(s -> s.findings().stream())
+                .map(f -> f.rule() + " " + f.verdict())
+                .toList();
+        assertEquals(found, against.isEmpty() ? List.of() : List.of(against));
+    }
+
+    /** 40 min at 20 °C from the first turn: 39 min are in time, 41 are not, whenever it is logged. */
+    @Test
+    public void what_was_spread_after_its_pot_life_is_kept_with_it() {
+        for (int minutes : new int[] {39, 41}) {
+            var story = ready().batch(PRIMER, "primer", "volume=10 L area=80 m²");
+            story.coat(PRIMER + minutes / 60.0, "primer", "");
+            assertEquals(
+                    rules(story.at(PRIMER + 1)).getOrDefault("primer COAT", List.of()),
+                    minutes > 40 ? List.of("coat-past-its-pot-life") : List.of());
+        }
+        // a batch that never got onto the floor is not awaited
+        var wasted = ready().batch(PRIMER - 2, "primer", "volume=10 L area=80 m²")
+                .batch(PRIMER - 1.9, "primer", "volume=2 L area=0 m² wasted=2 L");
+        wasted.coat(PRIMER - 1.5, "primer", "");
+        assertTrue(
+                rules(wasted.at(PRIMER)).getOrDefault("primer COAT", List.of()).isEmpty());
+    }
+
     /** Slab at 110 °F, air at 95 %, the survey on hold, every coat in the same minute: each of it stands for ever. */
     @Test
     public void three_coats_in_one_minute_on_a_hot_wet_floor_are_told_one_by_one() {

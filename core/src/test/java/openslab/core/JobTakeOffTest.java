@@ -112,13 +112,14 @@ public class JobTakeOffTest {
         Map<String, Buying> all = bySheet(found);
         assertEquals(found.laid(), 1);
         assertTrue(!all.containsKey("primer"));
-        assertEquals(all.get("body").amount().value(), 17, 1e-9);
+        // 62 m² are bare, and at the 18 m² of 5 L that it went so far they take a little more than was planned
+        assertEquals(all.get("body").amount().value(), 62 * 5 / 18.0, 1e-9);
         Formula.assertRecomputes(all.get("body").amount());
     }
 
     /**
      * 1:3 at 6 m²/L on 80 m², a tenth on top: 80/6·1.1 = 14.6667 L are sprayed, a quarter of it, 3.6667 L, comes out of bottles.
-     * 8 L mixed took 2 L of the 5 that came: 3 are there, 1.6667 are still wanted, and nothing is bought.
+     * 8 L over 44 m² took 2 L of the 5 that came: 3 are there, the 36 m² that are bare take 6.6 L or 1.65, and nothing is bought.
      */
     @Test
     public void the_pack_of_a_concentrate_is_concentrate() {
@@ -131,11 +132,11 @@ public class JobTakeOffTest {
         story.batch(60, "stain", "volume=8 L area=44");
         Buying begun = only(takeOff(shop(List.of(), came(30, stain.slug(), 5, 1)), story.facts()));
         assertEquals(begun.onSite().value(), 3, 1e-9);
-        assertEquals(begun.amount().value(), (80 / 6.0 * 1.1 - 8) / 4, 1e-9);
+        assertEquals(begun.amount().value(), 36 / 6.0 * 1.1 / 4, 1e-9);
         assertEquals(begun.toBuy().value(), 0, 0);
     }
 
-    /** 24 L came and 5 were mixed: 19 are on the site for the 17 that are left. Of 30 ordered, 6 are on their way. */
+    /** 24 L came and 5 were mixed: 19 are on the site for the 17.2 that are left. Of 30 ordered, 6 are on their way. */
     @Test
     public void what_came_and_what_is_on_its_way_is_counted_once() {
         var story = new Stories().surveyed().ground().slab(20);
@@ -150,7 +151,7 @@ public class JobTakeOffTest {
         Buying later = bySheet(takeOff(shop(List.of(), came(70, "body", 12, 1)), story.facts()))
                 .get("body");
         assertEquals(later.onSite().value(), 12, 1e-9);
-        assertEquals(later.toBuy().value(), 5, 1e-9);
+        assertEquals(later.toBuy().value(), 62 * 5 / 18.0 - 12, 1e-9);
     }
 
     @Test

@@ -116,7 +116,10 @@ public class LayingTest {
         var flake = new Broadcast(0.6, true, List.of());
         var planned = TakeOff.of(80, flake, Allowance.of(0.1), METRIC);
         // 52.8 kg planned; 24 kg over 30 m² are 0.8 kg/m²: the other 50 m² take 40, and 28.8 are left
-        Used used = Used.of(List.of(new Used.Batch(new Laid(24), 30)), planned, 80, flake, METRIC)
+        Used used = Used.of(
+                        List.of(new Used.Batch(new Laid(24), new Laid(0), 30)),
+                        new Used.Plan(planned, 0.66, 80, false, flake),
+                        METRIC)
                 .orElseThrow();
         assertEquals(used.rate().value(), 0.8, 1e-12);
         assertEquals(used.left().value(), 28.8, 1e-9);
@@ -163,12 +166,16 @@ public class LayingTest {
         assertEquals(layer(report, "body").mark(), Mark.NOT_STARTED);
     }
 
+    private static List<Field> coat() {
+        return LogEntry.coatFields(Stories.twoPart(2, 1, 1, 4, openslab.core.product.TwoPart.First.A));
+    }
+
     @Test
     public void half_a_floor_is_no_coat() {
-        var story = ready().entry(LogEntry.Kind.COAT, "primer", "", 11, LogEntry.COAT_FIELDS, "amount=40 m²");
+        var story = ready().entry(LogEntry.Kind.COAT, "primer", "", 11, coat(), "amount=40 m²");
         assertEquals(layer(story.at(11.5), "primer").mark(), Mark.IN_HAND);
         assertTrue(layer(story.at(11.5), "primer").started() != LayerReport.Started.COATED);
-        story.entry(LogEntry.Kind.COAT, "primer", "", 12, LogEntry.COAT_FIELDS, "amount=40 m²");
+        story.entry(LogEntry.Kind.COAT, "primer", "", 12, coat(), "amount=40 m²");
         assertEquals(layer(story.at(12.5), "primer").mark(), Mark.WET);
     }
 

@@ -17,6 +17,7 @@ import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.floor.plan.Doubt;
 import openslab.core.floor.plan.Flaws;
+import openslab.core.floor.plan.Steep;
 import openslab.core.job.Cycle;
 import openslab.core.job.CycleKind;
 import openslab.core.job.KnownGates;
@@ -27,6 +28,7 @@ import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.mix.Crew;
+import openslab.core.mix.Used;
 import openslab.core.practice.Practices;
 import openslab.core.prep.SiteLimits;
 import openslab.core.prep.repair.PatchLimits;
@@ -41,6 +43,7 @@ import openslab.core.product.LayerRole;
 import openslab.core.product.Liquid;
 import openslab.core.product.Material;
 import openslab.core.product.Packed;
+import openslab.core.product.Powder;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.Spread;
 import openslab.core.product.TemperatureCurve;
@@ -48,6 +51,7 @@ import openslab.core.product.Traits;
 import openslab.core.product.TwoPart;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Value;
 import openslab.core.survey.Limits;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.instrument.Instrument;
@@ -63,6 +67,7 @@ public final class Stories {
     private final List<LogEntry> log = new ArrayList<>();
     private final List<Doubt> planDoubts = new ArrayList<>();
     private Flaws flaws = Flaws.NONE;
+    private List<Steep> steep = List.of();
     private Practices practices = Practices.USUAL;
     private SiteLimits site = new SiteLimits(true, true);
     private Substrate substrate = Substrate.BARE_CONCRETE;
@@ -179,6 +184,12 @@ public final class Stories {
         return this;
     }
 
+    /** What is coated beyond what is seen from above. */
+    public Stories steep(Steep... more) {
+        steep = List.of(more);
+        return this;
+    }
+
     /** The floor as another zone. */
     public Stories called(String other) {
         id = other;
@@ -225,17 +236,38 @@ public final class Stories {
                 LogEntry.Kind.GATE, gate, "", hours, KnownGates.fields(gate).orElseThrow(), values);
     }
 
+    /** All of it is on, and where no batch was logged it took what its sheet says. */
     public Stories coat(double hours, String layer) {
-        return entry(LogEntry.Kind.COAT, layer, "", hours, List.of(), "");
+        if (cycles.get(cycles.size() - 1).layers().stream().noneMatch(l -> l.id().equals(layer))) {
+            return entry(LogEntry.Kind.COAT, layer, "", hours, List.of(), "");
+        }
+        boolean mixed = log.stream()
+                .anyMatch(e ->
+                        e.kind() == LogEntry.Kind.BATCH && e.subject().equals(layer) && e.cycle() == cycles.size());
+        Material material = material(layer);
+        double m2 = cycles.get(cycles.size() - 1).patch().map(Value::base).orElseGet(() -> shape.area(UnitSystem.METRIC)
+                .base());
+        double takes = material instanceof Liquid l ? m2 / l.spreadM2PerL() : m2 * Used.usual(material);
+        String unit = material instanceof Liquid ? " L" : material instanceof Powder ? "" : " kg";
+        double told = material instanceof Powder p ? takes / p.bagKg() : takes;
+        return coat(hours, layer, mixed ? "" : "used=" + told + unit);
     }
 
-    public Stories batch(double hours, String layer, String values) {
-        Material material = cycles.get(cycles.size() - 1).layers().stream()
+    /** @param values as somebody keys them in with a coat */
+    public Stories coat(double hours, String layer, String values) {
+        return entry(LogEntry.Kind.COAT, layer, "", hours, LogEntry.coatFields(material(layer)), values);
+    }
+
+    private Material material(String layer) {
+        return cycles.get(cycles.size() - 1).layers().stream()
                 .filter(l -> l.id().equals(layer))
                 .map(l -> l.sheet().material())
                 .findFirst()
                 .orElseThrow();
-        return entry(LogEntry.Kind.BATCH, layer, "", hours, LogEntry.batchFields(material), values);
+    }
+
+    public Stories batch(double hours, String layer, String values) {
+        return entry(LogEntry.Kind.BATCH, layer, "", hours, LogEntry.batchFields(material(layer)), values);
     }
 
     public Stories strike(double hours, LogEntry entry) {
@@ -392,7 +424,7 @@ public final class Stories {
                 id,
                 "Zone",
                 shape,
-                new ZoneFacts.PlanFacts(planDoubts, flaws),
+                new ZoneFacts.PlanFacts(planDoubts, flaws, steep),
                 substrate,
                 use,
                 exposure,

@@ -206,7 +206,7 @@ public final class Conduct {
     List<Finding> against(LogEntry e) {
         var findings = new ArrayList<Finding>(
                 switch (e.kind()) {
-                    case COAT -> coating(e.subject(), e.at());
+                    case COAT -> coat(e);
                     case BATCH -> batch(e);
                     case BEGUN, DONE, GATE -> layer(e).map(l -> laying(e, l)).orElseGet(() -> deed(e));
                     default -> List.of();
@@ -461,6 +461,15 @@ public final class Conduct {
         return Show.in(Unit.HOUR, Duration.between(from, to).toMinutes());
     }
 
+    private List<Finding> coat(LogEntry e) {
+        var findings = new ArrayList<>(coating(e.subject(), e.at()));
+        layer(e.subject()).ifPresent(l -> findings.addAll(new CoatDone(zone, l, e, system).findings()));
+        if (e.tellsUse() && zone.unstruck(LogEntry.Kind.BATCH, e.subject()).isEmpty()) {
+            layer(e.subject()).flatMap(l -> spread(e, l)).ifPresent(findings::add);
+        }
+        return findings;
+    }
+
     private List<Finding> batch(LogEntry e) {
         var findings = new ArrayList<>(coating(e.subject(), e.at()));
         layer(e.subject()).flatMap(l -> spread(e, l)).ifPresent(findings::add);
@@ -470,11 +479,13 @@ public final class Conduct {
     /** A batch spread further or less far than its sheet allows is another film. */
     private Optional<Finding> spread(LogEntry e, LayerChoice layer) {
         Material material = layer.sheet().material();
-        Used.Batch batch = LogEntry.batch(e, material);
+        Used.Batch batch = LogEntry.batch(e, material, zone.area(system).base());
         boolean liquid = material instanceof Liquid;
         // what is thrown or laid by depth is told by how much lies on a square metre: more of it is thicker
-        double reached =
-                liquid ? batch.areaM2() / batch.laid().amount() : batch.laid().amount() / batch.areaM2();
+        if (batch.lies() == 0 || batch.areaM2() == 0) {
+            return Optional.empty();
+        }
+        double reached = liquid ? batch.areaM2() / batch.lies() : batch.lies() / batch.areaM2();
         Band band = Band.of(layer);
         if (reached >= band.least() && reached <= band.most()) {
             return Optional.empty();
@@ -482,7 +493,7 @@ public final class Conduct {
         boolean thin = liquid == reached > band.most();
         var w = new Worksheet(system);
         w.given("a", "spread over", batch.areaM2(), Unit.SQUARE_METRE);
-        w.given("v", "used", batch.laid().amount(), liquid ? Unit.LITRE : Unit.KILOGRAM);
+        w.given("v", "on the floor", batch.lies(), liquid ? Unit.LITRE : Unit.KILOGRAM);
         Figure figure = w.figure(
                 liquid ? "spread rate" : "on the floor",
                 "s",

@@ -29,8 +29,10 @@ import openslab.core.course.work.Effort;
 import openslab.core.course.work.Item;
 import openslab.core.course.work.Paces;
 import openslab.core.floor.plan.Room;
+import openslab.core.mix.Allowance;
 import openslab.core.mix.BatchPlan;
 import openslab.core.mix.TakeOff;
+import openslab.core.mix.Used;
 import openslab.core.product.Exposure;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Material;
@@ -94,9 +96,8 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
             for (Cycle cycle : zone.cycles()) {
                 ZoneFacts then = zone.through(cycle.number());
                 for (LayerChoice layer : cycle.layers()) {
-                    List<LogEntry> batches = then.unstruck(LogEntry.Kind.BATCH, layer.id());
-                    if (!batches.isEmpty()
-                            && !then.unstruck(LogEntry.Kind.COAT, layer.id()).isEmpty()) {
+                    List<Used.Batch> batches = then.batches(layer);
+                    if (!batches.isEmpty() && then.isOn(layer)) {
                         all.computeIfAbsent(layer.role(), r -> new ArrayList<>())
                                 .add(logged(then, layer, batches));
                     }
@@ -106,12 +107,11 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
         return all;
     }
 
-    private static Losses.Logged logged(ZoneFacts zone, LayerChoice layer, List<LogEntry> batches) {
+    private static Losses.Logged logged(ZoneFacts zone, LayerChoice layer, List<Used.Batch> batches) {
         Material material = zone.taken(layer).material();
         double used = 0;
         double bare = 0;
-        for (LogEntry e : batches) {
-            var batch = LogEntry.batch(e, material);
+        for (Used.Batch batch : batches) {
             used += batch.laid().amount();
             bare += TakeOff.of(
                             batch.areaM2(),
@@ -206,31 +206,32 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
         private Buying.Taking taking(Open o) {
             double areaM2 = o.zone().area(system).base();
             Material material = o.zone().taken(o.layer()).material();
-            Figure whole =
-                    TakeOff.of(areaM2, material, o.zone().bought(o.layer()).losing(loss(o).value()), system);
-            double used = o.zone().unstruck(LogEntry.Kind.BATCH, o.layer().id()).stream()
-                    .mapToDouble(e -> LogEntry.batch(e, material).laid().amount())
-                    .sum();
+            Allowance bought = o.zone().bought(o.layer()).losing(loss(o).value());
+            Figure whole = TakeOff.of(areaM2, material, bought, system);
+            Optional<Used> used = o.zone().used(o.layer(), bought.keeping(0), whole, system);
             return new Buying.Taking(
                     o.site().name(),
                     o.zone().id(),
                     o.zone().name(),
                     o.layer().id(),
                     o.layer().title(),
-                    used == 0 ? whole : left(whole, used));
+                    used.map(u -> left(u, whole, TakeOff.of(areaM2, material, bought.keeping(0), system)))
+                            .orElse(whole));
         }
 
-        private Figure left(Figure whole, double used) {
+        /** What the bare floor takes, and what is held back of all of it. @param mixed all of it, nothing held back */
+        private Figure left(Used used, Figure whole, Figure mixed) {
             var w = new Worksheet(system);
-            w.from("V", whole);
-            w.given("U", "used so far", used, whole.unit());
+            w.from("R", used.rest());
+            w.given("V", "planned, what is held back included", whole.value(), whole.unit());
+            w.given("M", "planned to be mixed", mixed.value(), mixed.unit());
             return w.figure(
                     "still to be laid",
-                    "R",
-                    "max(0,V-U)",
-                    Math.max(0, whole.value() - used),
+                    "T",
+                    "R+V-M",
+                    used.rest().value() + whole.value() - mixed.value(),
                     whole.unit(),
-                    Source.arithmetic("what it takes, less the batches that were logged"));
+                    Source.arithmetic("what the bare floor takes, and what is held back for touching up"));
         }
 
         private List<Rest> rest(List<Buying> materials, Set<Of> all) {
@@ -297,17 +298,10 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
         }
 
         private List<Event> used(Of of, ZoneFacts zone, Set<Of> all) {
-            return zone.batchesEver().stream()
-                    .filter(b -> isOf(of, b.layer().sheet().slug(), b.colour(), all))
-                    .map(b -> new Event(
-                            b.entry().at(),
-                            -packed(b.entry(), b.layer().sheet().material()).amount()))
+            return zone.usedEver().stream()
+                    .filter(u -> isOf(of, u.layer().sheet().slug(), u.colour(), all))
+                    .map(u -> new Event(u.entry().at(), -u.packed().amount()))
                     .toList();
-        }
-
-        /** What a batch took out of packs. */
-        private static Packed packed(LogEntry batch, Material material) {
-            return material.packed(LogEntry.batch(batch, material).laid());
         }
 
         private Packed ordered(Of of, Set<Of> all) {

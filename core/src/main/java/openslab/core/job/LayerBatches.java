@@ -6,11 +6,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
+import java.util.stream.Stream;
 import openslab.core.cure.CureTime;
 import openslab.core.mix.BatchPlan;
 import openslab.core.mix.Bay;
 import openslab.core.mix.Crew;
 import openslab.core.mix.FlakeSplit;
+import openslab.core.mix.Used;
 import openslab.core.mix.recipe.Measuring;
 import openslab.core.mix.recipe.Recipe;
 import openslab.core.mix.recipe.Vessel;
@@ -68,7 +70,7 @@ public record LayerBatches(
     /**
      * The batch that comes next.
      *
-     * @param number from 1; beyond the plan where more were mixed than it has
+     * @param number from 1
      * @param run what it is
      * @param amount as a batch of it is logged: litres, or bags of a powder
      * @param vessel what it is mixed in; {@code measuring} how
@@ -109,6 +111,7 @@ public record LayerBatches(
             ProductSheet sheet = zone.taken(choice(layer));
             var logged = new ArrayList<MixedBatch>();
             List<LogEntry> entries = zone.unstruck(LogEntry.Kind.BATCH, layer.id());
+            boolean bare = layer.used().map(u -> u.bare().value() > 0).orElse(!layer.coated());
             for (int i = 0; i < entries.size(); i++) {
                 LogEntry e = entries.get(i);
                 logged.add(new MixedBatch(
@@ -125,14 +128,14 @@ public record LayerBatches(
                         weighed(e, sheet, system),
                         LayerSchedule.useBy(layer.sheet(), e.at(), zone)));
             }
-            List<NextBatch> next = layer.coated()
+            List<NextBatch> next = layer.coated() || !bare
                     ? List.of()
                     : planned.plan()
                             .map(p -> from(entries.size() + 1, sheet, p))
                             .orElse(List.of());
             return new LayerBatches(
                     planned.plan(),
-                    planned.whyNot(),
+                    !bare && !layer.coated() ? COVERED : planned.whyNot(),
                     Optional.empty(),
                     logged,
                     next.stream().findFirst(),
@@ -141,6 +144,9 @@ public record LayerBatches(
 
         /** The next batch, and the first of each run after it. */
         private List<NextBatch> from(int number, ProductSheet sheet, BatchPlan plan) {
+            if (plan.batch(number).isEmpty()) {
+                return List.of();
+            }
             var numbers = new ArrayList<>(List.of(number));
             plan.runs().stream()
                     .map(BatchPlan.BatchRun::first)
@@ -178,7 +184,24 @@ public record LayerBatches(
         }
 
         private double areaM2() {
-            return zone.shape().area(system).base();
+            return zone.area(system).base();
+        }
+
+        /** Of the floor that is worked on: a patch is one bay, and what no plan shows from above is one more. */
+        private List<Bay> bays(double mostM2) {
+            if (zone.cycle().patch().isPresent()) {
+                return List.of(Bay.whole(areaM2()));
+            }
+            List<Bay> drawn = bays.apply(mostM2);
+            double more = areaM2() - zone.shape().area(system).base();
+            if (more < HAIR_M2) {
+                return drawn;
+            }
+            if (drawn.size() == 1) {
+                return List.of(Bay.whole(areaM2()));
+            }
+            return Stream.concat(drawn.stream(), Stream.of(new Bay("stairs and slopes", more)))
+                    .toList();
         }
 
         private Planned planned(LayerReport layer) {
@@ -189,7 +212,7 @@ public record LayerBatches(
             }
             Crew crew = zone.mixing(choice);
             if (sheet.curve(Clock.POT_LIFE).isEmpty()) {
-                return new Planned(Optional.of(plan(sheet, Optional.empty(), crew)), "");
+                return new Planned(Optional.of(plan(choice, sheet, Optional.empty(), crew)), "");
             }
             // once the first batch is mixed the bays stay as they are
             Instant at = zone.unstruck(LogEntry.Kind.BATCH, layer.id()).stream()
@@ -202,15 +225,36 @@ public record LayerBatches(
             }
             CureTime life = CureTime.of(sheet, Clock.POT_LIFE, slabC.getAsDouble(), system);
             return life.minutes().isPresent()
-                    ? new Planned(Optional.of(plan(sheet, life.minutes(), crew)), "")
+                    ? new Planned(Optional.of(plan(choice, sheet, life.minutes(), crew)), "")
                     : new Planned(Optional.empty(), life.whyNot());
         }
 
-        private BatchPlan plan(ProductSheet sheet, Optional<Figure> life, Crew crew) {
+        /** As it was planned while it goes as planned; else anew, for what is bare. */
+        private BatchPlan plan(LayerChoice choice, ProductSheet sheet, Optional<Figure> life, Crew crew) {
             Figure most = BatchPlan.most(sheet, life, crew, system);
-            return BatchPlan.of(bays.apply(most.base()), sheet, life, crew, system);
+            List<Bay> all = bays(most.base());
+            BatchPlan plan = BatchPlan.of(all, sheet, life, crew, system);
+            int mixed = zone.unstruck(LogEntry.Kind.BATCH, choice.id()).size();
+            double covered = Used.coveredM2(zone.batches(choice), areaM2());
+            double meant = 0;
+            for (int i = 1; i <= mixed; i++) {
+                meant += plan.batch(i).map(r -> r.area().base()).orElse(0.0);
+            }
+            double asMeant = AS_PLANNED * Math.min(most.base(), areaM2());
+            return mixed == 0
+                            || Math.abs(covered - meant) <= asMeant
+                                    && mixed <= plan.count().value()
+                    ? plan
+                    : BatchPlan.rest(all, covered, mixed, sheet, life, crew, system);
         }
     }
+
+    /** OURS: of a batch; what is off by less is how areas are told. */
+    private static final double AS_PLANNED = 0.03;
+
+    private static final double HAIR_M2 = 1e-6;
+
+    private static final String COVERED = "What was logged covers the floor: where it is on, say so.";
 
     private static String amount(LogEntry e, UnitSystem system) {
         Value bags = e.values().get("bags");
@@ -220,8 +264,7 @@ public record LayerBatches(
     }
 
     private static NextBatch next(int number, ProductSheet sheet, BatchPlan plan, double vesselL, UnitSystem system) {
-        BatchPlan.BatchRun run =
-                plan.batch(number).orElse(plan.runs().get(plan.runs().size() - 1));
+        BatchPlan.BatchRun run = plan.batch(number).orElseThrow();
         Measuring measuring = Recipe.usual(sheet);
         // whatever the plan has made it, it goes into one vessel
         var vessel = Vessel.holding(Math.max(vesselL, run.volume().base()));

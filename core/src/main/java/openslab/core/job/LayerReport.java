@@ -52,6 +52,7 @@ public record LayerReport(
         Optional<Used> used,
         List<StepReport> steps,
         List<Field> batchFields,
+        List<Field> coatFields,
         List<Colour> colours,
         Mark mark) {
 
@@ -165,6 +166,7 @@ public record LayerReport(
                 used,
                 steps,
                 batchFields,
+                coatFields,
                 colours,
                 word);
     }
@@ -177,9 +179,7 @@ public record LayerReport(
             LayerSchedule.Slot slot,
             Course course,
             ZoneFacts zone,
-            double areaM2,
             UnitSystem system) {
-        List<LogEntry> batches = zone.unstruck(LogEntry.Kind.BATCH, choice.id());
         Material material = choice.sheet().material();
         return new LayerReport(
                 choice.id(),
@@ -197,15 +197,11 @@ public record LayerReport(
                 List.of(),
                 List.of(),
                 false,
-                batches.size(),
-                Used.of(
-                        batches.stream().map(e -> LogEntry.batch(e, material)).toList(),
-                        amount,
-                        areaM2,
-                        material,
-                        system),
+                zone.unstruck(LogEntry.Kind.BATCH, choice.id()).size(),
+                zone.used(choice, zone.mixing(choice).allowance(), amount, system),
                 course.turns().stream().map(t -> StepReport.of(t, system)).toList(),
                 LogEntry.batchFields(material),
+                LogEntry.coatFields(material),
                 zone.unstruck(LogEntry.Kind.COLOUR, choice.id()).stream()
                         .map(Colour::of)
                         .sorted(Comparator.comparing(Colour::at).reversed())

@@ -54,7 +54,7 @@ final class LayerStack {
         if (!choice.isBroadcast()) {
             below = Optional.of(slot);
         }
-        return LayerReport.of(choice, layer, amount, slot, course, zone, areaM2, system);
+        return LayerReport.of(choice, layer, amount, slot, course, zone, system);
     }
 
     private static List<LayerReport> marked(

@@ -75,24 +75,48 @@ public record LogEntry(
         STRIKE
     }
 
-    private static final Field OVER =
-            Field.quantity("area", "Spread over", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.1, 100_000, "");
+    private static final Field OVER = Field.quantity(
+            "area",
+            "Spread over",
+            Unit.SQUARE_FOOT,
+            Unit.SQUARE_METRE,
+            0,
+            100_000,
+            "0 where none of it got onto the floor");
 
     /** Which lots a batch is of. */
     public static final Field LOT =
             Field.words("lot", "Lot", 80, "as the label has it").ifWanted();
 
-    private static final List<Field> OF_LIQUID = List.of(
-            Field.quantity("volume", "Mixed", Unit.GALLON, Unit.LITRE, 0.01, 1000, "all parts together"), OVER, LOT);
-    private static final List<Field> OF_POWDER =
-            List.of(Field.quantity("bags", "Mixed", Unit.BAG, 0.01, 1000, ""), OVER, LOT);
-    private static final List<Field> OF_BROADCAST =
-            List.of(Field.quantity("mass", "Thrown", Unit.POUND, Unit.KILOGRAM, 0.01, 10_000, ""), OVER, LOT);
+    /** How much of a material is told of, by how it is measured. */
+    private static Field amount(String id, String label, Material material, String hint) {
+        return switch (material.kind()) {
+            case POWDER -> Field.quantity(id, label, Unit.BAG, 0.01, 1000, hint);
+            case BROADCAST -> Field.quantity(id, label, Unit.POUND, Unit.KILOGRAM, 0.01, 10_000, hint);
+            default -> Field.quantity(id, label, Unit.GALLON, Unit.LITRE, 0.01, 1000, hint);
+        };
+    }
 
-    /** What is keyed in with a coat that is on, where it is only a part of the floor. */
-    public static final List<Field> COAT_FIELDS = List.of(
-            Field.quantity(Work.AMOUNT, "On", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.01, 100_000, "empty: all of it")
-                    .ifWanted());
+    /** What of a batch did not come to lie on the floor. */
+    private static final String WASTED = "wasted";
+
+    /** What of a material a coat took, where no batch tells it. */
+    private static final String USED = "used";
+
+    /** What is keyed in with a coat that is on: how much of the floor, and what it took where no batch was logged. */
+    public static List<Field> coatFields(Material material) {
+        return List.of(
+                Field.quantity(
+                                Work.AMOUNT,
+                                "On",
+                                Unit.SQUARE_FOOT,
+                                Unit.SQUARE_METRE,
+                                0.01,
+                                100_000,
+                                "empty: all of it")
+                        .ifWanted(),
+                amount(USED, "It took", material, "where no batch was logged").ifWanted());
+    }
 
     /** How light a colour is that came for a layer. */
     static final String TONE = "tone";
@@ -114,11 +138,16 @@ public record LogEntry(
 
     /** What is keyed in with a batch of it: how much was mixed or thrown, and over how much floor. */
     public static List<Field> batchFields(Material material) {
+        Field wasted = amount(WASTED, "Of it, not on the floor", material, "thrown away, set in the pail")
+                .ifWanted();
         return switch (material.kind()) {
-            case POWDER -> OF_POWDER;
-            case BROADCAST -> OF_BROADCAST;
+            case POWDER -> List.of(amount("bags", "Mixed", material, ""), OVER, LOT, wasted);
+            case BROADCAST -> List.of(amount("mass", "Thrown", material, ""), OVER, LOT, wasted);
             default ->
-                Stream.concat(OF_LIQUID.stream(), weighed((Liquid) material)).toList();
+                Stream.concat(
+                                Stream.of(amount("volume", "Mixed", material, "all parts together"), OVER, LOT, wasted),
+                                weighed((Liquid) material))
+                        .toList();
         };
     }
 
@@ -142,14 +171,60 @@ public record LogEntry(
         return "in" + part;
     }
 
-    /** What went on the floor of it. */
-    static Used.Batch batch(LogEntry e, Material material) {
-        double m2 = e.values().get(OVER.id()).base();
-        return switch (material.kind()) {
-            case POWDER -> new Used.Batch(new Laid(e.values().get("bags").base() * ((Powder) material).bagKg()), m2);
-            case BROADCAST -> new Used.Batch(new Laid(e.values().get("mass").base()), m2);
-            default -> new Used.Batch(new Laid(e.values().get("volume").base()), m2);
-        };
+    /** Whether it tells how much of a layer's material was used: a batch, or a coat that says what it took. */
+    boolean tellsUse() {
+        return kind == Kind.BATCH || kind == Kind.COAT && values.containsKey(USED);
+    }
+
+    /**
+     * What was used of a material, of an entry that {@link #tellsUse}.
+     *
+     * @param areaM2 which a coat is on unless it says less: the floor, and nothing where batches tell of it
+     */
+    static Used.Batch batch(LogEntry e, Material material, double areaM2) {
+        if (e.kind == Kind.COAT) {
+            Value on = e.values.get(Work.AMOUNT);
+            return new Used.Batch(
+                    laid(e, USED, material), new Laid(0), on == null ? areaM2 : Math.min(areaM2, on.base()));
+        }
+        String amount =
+                switch (material.kind()) {
+                    case POWDER -> "bags";
+                    case BROADCAST -> "mass";
+                    default -> "volume";
+                };
+        return new Used.Batch(
+                laid(e, amount, material),
+                laid(e, WASTED, material),
+                e.values.get(OVER.id()).base());
+    }
+
+    /** What of a batch is said not to be on the floor, where that is more than was mixed; empty where it is not. */
+    public static Optional<String> overWasted(Map<String, Value> batch) {
+        Value wasted = batch.get(WASTED);
+        return wasted == null
+                ? Optional.empty()
+                : Stream.of("volume", "bags", "mass")
+                        .filter(batch::containsKey)
+                        .map(batch::get)
+                        .filter(mixed -> wasted.base() > mixed.base() * (1 + 1e-9))
+                        .map(mixed -> "at most what was mixed, " + mixed.typed())
+                        .findFirst();
+    }
+
+    /** What was used of a material, entry by entry. @param areaM2 of the floor */
+    static List<Used.Batch> batches(List<LogEntry> log, Material material, double areaM2) {
+        boolean mixed = log.stream().anyMatch(e -> e.kind == Kind.BATCH);
+        return log.stream()
+                .filter(LogEntry::tellsUse)
+                .map(e -> batch(e, material, mixed ? 0 : areaM2))
+                .toList();
+    }
+
+    private static Laid laid(LogEntry e, String field, Material material) {
+        Value value = e.values.get(field);
+        double perUnit = material instanceof Powder p ? p.bagKg() : 1;
+        return new Laid(value == null ? 0 : value.base() * perUnit);
     }
 
     /** Where a place is, in metres of the zone's plan. */

@@ -21,12 +21,19 @@ import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.floor.plan.Doubt;
 import openslab.core.floor.plan.Flaws;
+import openslab.core.floor.plan.FloorPlan;
+import openslab.core.floor.plan.PlanReport;
+import openslab.core.floor.plan.Steep;
 import openslab.core.mix.Allowance;
 import openslab.core.mix.Crew;
+import openslab.core.mix.TakeOff;
+import openslab.core.mix.Used;
 import openslab.core.practice.Place;
 import openslab.core.practice.Practices;
 import openslab.core.prep.SiteLimits;
 import openslab.core.product.Exposure;
+import openslab.core.product.Material;
+import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.Tone;
 import openslab.core.quantity.Figure;
@@ -57,13 +64,21 @@ public final class ZoneFacts {
      *
      * @param doubts why its shape cannot be built on yet; empty where it was typed
      * @param flaws what has to be made good
+     * @param steep what is coated beyond what is seen from above
      */
-    public record PlanFacts(List<Doubt> doubts, Flaws flaws) {
+    public record PlanFacts(List<Doubt> doubts, Flaws flaws, List<Steep> steep) {
         /** Of a zone whose sides were typed. */
-        public static final PlanFacts NONE = new PlanFacts(List.of(), Flaws.NONE);
+        public static final PlanFacts NONE = new PlanFacts(List.of(), Flaws.NONE, List.of());
 
         public PlanFacts {
             doubts = List.copyOf(doubts);
+            steep = List.copyOf(steep);
+        }
+
+        /** @param report what follows from {@code plan} */
+        public static PlanFacts of(FloorPlan plan, PlanReport report, String zoneId, UnitSystem system) {
+            return new PlanFacts(
+                    report.doubts(zoneId), Flaws.of(plan, report, zoneId, system), Steep.of(plan, report, zoneId));
         }
     }
 
@@ -99,6 +114,8 @@ public final class ZoneFacts {
     private final Place surroundings;
     /** Of the very layers of this zone: everything derived asks for them again and again. */
     private final Map<LayerChoice, List<Step>> steps = Collections.synchronizedMap(new IdentityHashMap<>());
+
+    private final Map<LayerChoice, Boolean> on = Collections.synchronizedMap(new IdentityHashMap<>());
 
     private final Map<LayerChoice, ProductSheet> taken = Collections.synchronizedMap(new IdentityHashMap<>());
 
@@ -329,18 +346,24 @@ public final class ZoneFacts {
                 .toList();
     }
 
-    /** A batch that was mixed for a layer. @param colour of the layer then; empty where nobody said */
-    record MixedFor(LogEntry entry, LayerChoice layer, String colour) {}
+    /** What was used for a layer. @param colour of the layer then; empty where nobody said */
+    record UsedFor(LogEntry entry, LayerChoice layer, String colour) {
+        /** What it took out of packs. */
+        Packed packed() {
+            Material material = layer.sheet().material();
+            return material.packed(LogEntry.batch(entry, material, 0).laid());
+        }
+    }
 
-    /** Every batch of every cycle. */
-    List<MixedFor> batchesEver() {
+    /** Everything of every cycle that tells what was used. */
+    List<UsedFor> usedEver() {
         return kept.stream()
-                .filter(e -> e.kind() == LogEntry.Kind.BATCH)
+                .filter(LogEntry::tellsUse)
                 .flatMap(e -> cycles.stream()
                         .filter(c -> c.number() == e.cycle())
                         .flatMap(c -> c.layers().stream())
                         .filter(l -> l.id().equals(e.subject()))
-                        .map(l -> new MixedFor(e, l, colour(l.id(), e.cycle()))))
+                        .map(l -> new UsedFor(e, l, colour(l.id(), e.cycle()))))
                 .toList();
     }
 
@@ -374,9 +397,34 @@ public final class ZoneFacts {
 
     /** What of this cycle's layers is not on yet, from the slab upward. */
     public List<LayerChoice> open() {
-        return layers().stream()
-                .filter(l -> unstruck(LogEntry.Kind.COAT, l.id()).isEmpty())
-                .toList();
+        return layers().stream().filter(l -> !isOn(l)).toList();
+    }
+
+    /** Whether all of a layer is on: a part of it is not, and no more is one that a failed gate wants anew. */
+    boolean isOn(LayerChoice layer) {
+        return on.computeIfAbsent(layer, l -> LayLog.coat(LayLog.course(this, l, UnitSystem.METRIC))
+                .isThrough());
+    }
+
+    /** What was used of a layer of this cycle, batch by batch, and of a coat that says what it took. */
+    List<Used.Batch> batches(LayerChoice layer) {
+        return LogEntry.batches(
+                ofLayer(layer.id()),
+                layer.sheet().material(),
+                area(UnitSystem.METRIC).base());
+    }
+
+    /**
+     * How far a layer of this cycle has come; empty where nothing of it was logged.
+     *
+     * @param allowance that goes on top of what is mixed of it
+     * @param planned all of it, what is held back included
+     */
+    Optional<Used> used(LayerChoice layer, Allowance allowance, Figure planned, UnitSystem system) {
+        Material material = taken(layer).material();
+        double perM2 = TakeOff.of(1, material, allowance, system).value();
+        return Used.of(
+                batches(layer), new Used.Plan(planned, perM2, area(system).base(), isOn(layer), material), system);
     }
 
     /** What this cycle's work stands on. */
@@ -399,16 +447,36 @@ public final class ZoneFacts {
         return film.stream().map(Past.Laid::cycle).max(Comparator.naturalOrder());
     }
 
-    /** How much is worked on in this cycle: the whole floor, or a patch of it. */
+    /** How much is worked on in this cycle: the whole floor with its slopes and stairs, or a patch of it. */
     public Figure area(UnitSystem system) {
         Optional<Value> patch = cycle().patch();
         if (patch.isEmpty()) {
-            return shape.area(system);
+            return plan.steep().isEmpty() ? shape.area(system) : coated(system);
         }
         var w = new Worksheet(system);
         w.given("a", "patch, as it was keyed in", patch.get().base(), Unit.SQUARE_METRE);
         return w.figure(
                 "patch", "A", "a", patch.get().base(), Unit.SQUARE_METRE, Source.ours("a repair takes a piece"));
+    }
+
+    private Figure coated(UnitSystem system) {
+        var w = new Worksheet(system);
+        Figure seen = shape.area(system);
+        double sum = w.from("N", seen);
+        var formula = new StringBuilder("N");
+        for (int i = 1; i <= plan.steep().size(); i++) {
+            Steep more = plan.steep().get(i - 1);
+            String what = more.name() + (more.beside() ? ", beside the floor" : ", more than it looks from above");
+            sum += w.given("e" + i, what, seen.unit().fromBase(more.moreM2()), seen.unit());
+            formula.append("+e").append(i);
+        }
+        return w.figure(
+                "area to coat",
+                "A",
+                formula.toString(),
+                sum,
+                seen.unit(),
+                Source.arithmetic("slopes at their own length; a flight has one tread fewer than risers"));
     }
 
     /** Along the edge of what is worked on, m; a patch is reckoned square. */

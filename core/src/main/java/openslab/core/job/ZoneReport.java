@@ -33,6 +33,7 @@ import openslab.core.system.BuildUp;
 /**
  * Everything that follows from a zone's facts at one moment.
  *
+ * @param floor all of it, seen from above; {@code area} what is worked on in this cycle: with its slopes and stairs, or a patch
  * @param conduct what was done although something stood against it
  * @param cycles every one that the zone has been through, oldest first; the last is the one told of here
  * @param begins what can be begun next
@@ -42,6 +43,7 @@ public record ZoneReport(
         String name,
         Outline outline,
         List<Shape.Side> sides,
+        Figure floor,
         Figure area,
         Figure perimeter,
         Optional<Limits> limits,
@@ -134,7 +136,8 @@ public record ZoneReport(
 
     /** @param where the floor is: its days and months are counted there, and the sun stands over it */
     public static ZoneReport of(ZoneFacts zone, UnitSystem system, Location where, Instant now) {
-        Figure area = zone.shape().area(system);
+        Figure floor = zone.shape().area(system);
+        Figure area = zone.area(system);
         BuildUp buildUp = buildUp(zone, system);
         Optional<Limits> limits = buildUp.limits();
         Survey survey = zone.survey();
@@ -142,16 +145,15 @@ public record ZoneReport(
         if (limits.isEmpty() && zone.ground() != Ground.FILM_KEPT) {
             besides.add(nothingChosen());
         }
-        Figure worked = zone.area(system);
         // what was read is told whether anything was chosen or not
-        var site = new Site(limits.orElse(Limits.NONE), zone.substrate(), zone.ground(), worked.base(), system, now);
+        var site = new Site(limits.orElse(Limits.NONE), zone.substrate(), zone.ground(), area.base(), system, now);
         Survey.Told told = survey.told(site, besides);
         Survey.Judgement judged = told.judgement();
         ProfileNeed need = buildUp.profileNeed();
         PrepLog.Run run = PrepLog.run(zone, need, system);
         PrepReport prep = PrepReport.of(run, buildUp.profileByThickness(), system);
         var conduct = new Conduct(zone, buildUp, system).knowing(run, Optional.of(told));
-        List<LayerReport> layers = LayerStack.of(zone, buildUp, conduct, worked.base(), where, system, now);
+        List<LayerReport> layers = LayerStack.of(zone, buildUp, conduct, area.base(), where, system, now);
         Optional<LayerReport> before = before(zone, where, system, now);
         ServiceReport service = ServiceReport.of(top(layers), before, zone, where.zone(), system, now);
         return new ZoneReport(
@@ -159,6 +161,7 @@ public record ZoneReport(
                 zone.name(),
                 zone.shape().outline(),
                 zone.shape().sides(),
+                floor,
                 area,
                 zone.shape().perimeter(system),
                 limits,
@@ -166,7 +169,7 @@ public record ZoneReport(
                 zone.testsOut().stream().map(t -> t.at(now)).toList(),
                 zone.places(),
                 survey.areas(),
-                Areas.shares(survey.areas(), zone.shape().rings(), area.base(), system),
+                Areas.shares(survey.areas(), zone.shape().rings(), floor.base(), system),
                 prep,
                 buildUp.totalDry(),
                 layers,

@@ -32,7 +32,11 @@ public record BatchPlan(Figure count, Figure most, List<BatchRun> runs, Optional
      * @param from index of the first of these bays; {@code to} of the one after the last
      * @param area that each covers; {@code volume} litres of each, all parts together
      */
-    public record BatchRun(int first, int last, String bays, int from, int to, Figure area, Figure volume) {}
+    public record BatchRun(int first, int last, String bays, int from, int to, Figure area, Figure volume) {
+        private BatchRun after(int mixed, int bays) {
+            return new BatchRun(first + mixed, last + mixed, this.bays, from + bays, to + bays, area, volume);
+        }
+    }
 
     private static final Source OURS = Source.ours(
             "the fewest that are on the floor inside the crew's share of the pot life and go into the vessel; of these the most"
@@ -51,6 +55,25 @@ public record BatchPlan(Figure count, Figure most, List<BatchRun> runs, Optional
     public static BatchPlan of(
             List<Bay> bays, ProductSheet sheet, Optional<Figure> potLife, Crew crew, UnitSystem system) {
         return new Planning(sheet, potLife, crew, system).of(bays);
+    }
+
+    /**
+     * What is still to be mixed where it went otherwise than planned: the bare floor, from where the coat has come to. Numbers go on
+     * after those that were mixed.
+     *
+     * @param bays of all the floor, as in {@link #of}
+     * @param mixed how many batches were
+     */
+    public static BatchPlan rest(
+            List<Bay> bays,
+            double coveredM2,
+            int mixed,
+            ProductSheet sheet,
+            Optional<Figure> potLife,
+            Crew crew,
+            UnitSystem system) {
+        Front front = Front.of(bays, coveredM2);
+        return new Planning(sheet, potLife, crew, system).rest(bays, front, mixed);
     }
 
     /** m² that one batch may cover: the least of what time, vessel and sheet allow. */
@@ -75,6 +98,26 @@ public record BatchPlan(Figure count, Figure most, List<BatchRun> runs, Optional
     }
 
     private record Planning(ProductSheet sheet, Optional<Figure> potLife, Crew crew, UnitSystem system) {
+        BatchPlan rest(List<Bay> bays, Front front, int mixed) {
+            BatchPlan all = of(bays);
+            List<Bay> bare = front.bare(bays);
+            BatchPlan bareOnes =
+                    bare.isEmpty() ? new BatchPlan(all.count(), all.most(), List.of(), all.boxed()) : of(bare);
+            List<BatchRun> runs = bareOnes.runs().stream()
+                    .map(r -> r.after(mixed, front.whole()))
+                    .toList();
+            double more = runs.isEmpty() ? 0 : runs.get(runs.size() - 1).last() - mixed;
+            var w = new Worksheet(system);
+            w.given("m", "mixed so far", mixed, Unit.ONE);
+            if (bare.isEmpty()) {
+                w.given("b", "still to be mixed", 0, Unit.ONE);
+            } else {
+                w.from("b", bareOnes.count());
+            }
+            Figure count = w.figure("batches", "n", "m+b", mixed + more, Unit.ONE, OURS);
+            return new BatchPlan(count, all.most(), runs, all.boxed());
+        }
+
         BatchPlan of(List<Bay> bays) {
             Figure most = most();
             List<Split.Part> parts = Split.of(bays.stream().map(Bay::areaM2).toList(), most.base());

@@ -184,4 +184,61 @@ public class BatchPlanTest {
             }
         }
     }
+
+    /**
+     * Four bays of 20 m², a batch for each. The first two went 26 m² far: 14 of the second bay are bare, and what is left is 14, 20
+     * and 20, batch 3 to 5. A batch that was thrown away puts its bay off to the next number.
+     */
+    @Test
+    public void what_went_otherwise_is_planned_anew_from_where_the_coat_has_come_to() {
+        // 0.65 m²/min for four fifths of 40 min: 20.8 m² a batch
+        var crew = new Crew(0.65, 0.8, Allowance.of(0.1), 1000);
+        List<Bay> bays = List.of(new Bay("a", 20), new Bay("b", 20), new Bay("c", 20), new Bay("d", 20));
+        BatchPlan plan = BatchPlan.of(bays, BODY, life(20), crew, UnitSystem.METRIC);
+        assertEquals(plan.count().value(), 4, 0);
+        BatchPlan rest = BatchPlan.rest(bays, 26, 2, BODY, life(20), crew, UnitSystem.METRIC);
+        assertEquals(
+                rest.runs().stream()
+                        .map(r -> r.first() + " " + r.bays() + " "
+                                + Math.round(r.area().base()) + " " + r.from())
+                        .toList(),
+                List.of("3 b 14 1", "4 c 20 2", "5 d 20 3"));
+        assertEquals(rest.count().value(), 5, 0);
+        Formula.assertRecomputes(rest.count());
+        BatchPlan thrown = BatchPlan.rest(bays, 20, 2, BODY, life(20), crew, UnitSystem.METRIC);
+        assertEquals(thrown.runs().get(0).first(), 3);
+        assertEquals(thrown.runs().get(0).bays(), "b");
+        BatchPlan done = BatchPlan.rest(bays, 80, 3, BODY, life(20), crew, UnitSystem.METRIC);
+        assertTrue(done.runs().isEmpty());
+        assertEquals(done.count().value(), 3, 0);
+    }
+
+    /** However much was covered with however many batches, what is planned covers the rest, once. */
+    @Test
+    public void what_is_planned_anew_covers_what_is_bare() {
+        var random = new Random(5);
+        for (int i = 0; i < 1000; i++) {
+            var bays = new ArrayList<Bay>();
+            int n = 1 + random.nextInt(9);
+            for (int b = 0; b < n; b++) {
+                bays.add(new Bay("bay " + b, 2 + 40 * random.nextDouble()));
+            }
+            double all = bays.stream().mapToDouble(Bay::areaM2).sum();
+            double covered = all * random.nextDouble();
+            int mixed = 1 + random.nextInt(6);
+            BatchPlan rest = BatchPlan.rest(bays, covered, mixed, BODY, life(20), ROOMY, UnitSystem.METRIC);
+            double planned = rest.runs().stream()
+                    .mapToDouble(r -> (r.last() - r.first() + 1) * r.area().base())
+                    .sum();
+            // a hundredth of a bay is nobody's
+            assertEquals(planned, all - covered, 0.011 * 42);
+            int next = mixed + 1;
+            for (BatchPlan.BatchRun run : rest.runs()) {
+                assertEquals(run.first(), next);
+                assertTrue(run.area().base() <= rest.most().base() * (1 + 1e-9));
+                next = run.last() + 1;
+            }
+            assertEquals(rest.count().value(), next - 1.0, 0);
+        }
+    }
 }

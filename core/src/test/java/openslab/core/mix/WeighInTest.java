@@ -1,6 +1,7 @@
 package openslab.core.mix;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
@@ -21,8 +22,10 @@ import openslab.core.mix.recipe.WeighIn.Call;
 import openslab.core.mix.recipe.WeighIn.Weighed;
 import openslab.core.product.Liquid;
 import openslab.core.product.Powder;
+import openslab.core.product.ProductSheet;
 import openslab.core.product.Spread;
 import openslab.core.product.TwoPart;
+import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
 import org.testng.annotations.Test;
 
@@ -31,16 +34,13 @@ public class WeighInTest {
     private static final Vessel PAIL = new Vessel(20, 1, 0, 0);
     private static final double ROOM = 40;
 
+    private static ProductSheet sheet() {
+        return Stories.of(Stories.twoPart(2, 1.10, 1.00, 4, TwoPart.First.A), openslab.core.product.Chemistry.EPOXY);
+    }
+
     /** 6 L of 2:1 at 1.10 and 1.00: A 4.4 kg first, then B 2.0 kg, in a pail of 1 kg. */
     private static Recipe sixLitres() {
-        var two = Stories.twoPart(2, 1.10, 1.00, 4, TwoPart.First.A);
-        return Recipe.of(
-                Stories.of(two, openslab.core.product.Chemistry.EPOXY),
-                new Wanted.Mixed(6),
-                PAIL,
-                Measuring.SCALE,
-                List.of(),
-                METRIC);
+        return Recipe.of(sheet(), new Wanted.Mixed(6), PAIL, Measuring.SCALE, List.of(), METRIC);
     }
 
     private static WeighIn weighed(Double... readings) {
@@ -65,8 +65,8 @@ public class WeighInTest {
         assertEquals(in.parts().get(1).target().base(), 9, 1e-9);
         assertEquals(in.kg().base(), 8, 1e-9);
         // 6.4 kg were planned to be 6 L
-        assertEquals(in.volume().base(), 7.5, 1e-9);
-        Formula.assertRecomputes(in.volume());
+        assertEquals(in.amount().base(), 7.5, 1e-9);
+        Formula.assertRecomputes(in.amount());
         assertTrue(in.words().startsWith("Add 1.10\u00a0kg of A"), in.words());
         for (Weighed p : in.parts()) {
             Formula.assertRecomputes(p.target());
@@ -83,6 +83,28 @@ public class WeighInTest {
         assertEquals(in.call(), Call.GO);
         assertEquals(in.parts().get(1).target().base(), 8.04, 1e-9);
         assertTrue(in.parts().get(1).shown().isEmpty());
+    }
+
+    /**
+     * A is 4.84 kg where 4.4 were meant: B stands at a tenth more too, 2.2 kg and 2.2 L of it, and the batch is 6.6 L. At 4 m²/L and a
+     * tenth on top 6 L were for 21.82 m², and 6.6 are for 24.
+     */
+    @Test
+    public void what_follows_is_told_as_it_is_measured() {
+        Recipe recipe = sixLitres().covering(sheet(), Allowance.of(0.1), METRIC);
+        WeighIn in = WeighIn.of(recipe, PAIL, List.of(5.84), ROOM, 0, METRIC);
+        Weighed b = in.parts().get(1);
+        assertEquals(b.amount().base(), 2.2, 1e-9);
+        assertEquals(b.measured(), "2.20\u00a0L");
+        assertEquals(in.amount().base(), 6.6, 1e-9);
+        assertTrue(in.grown());
+        assertEquals(in.covers().orElseThrow().base(), 24, 1e-9);
+        // in the pail are 4.84 of 7.04 kg
+        assertEquals(in.inside().base(), 6.6 * 4.84 / 7.04, 1e-9);
+        for (Figure f : List.of(b.amount(), in.amount(), in.covers().orElseThrow(), in.inside())) {
+            Formula.assertRecomputes(f);
+        }
+        assertFalse(WeighIn.of(recipe, PAIL, List.of(5.4), ROOM, 0, METRIC).grown());
     }
 
     @Test
@@ -119,7 +141,7 @@ public class WeighInTest {
                 .toList();
         WeighIn in = WeighIn.of(recipe, PAIL, readings, ROOM, 0, METRIC);
         assertEquals(in.call(), Call.GO);
-        assertEquals(in.volume().base(), 6.6, 1e-9);
+        assertEquals(in.amount().base(), 6.6, 1e-9);
     }
 
     /** Whoever has no signal goes by the range alone: wherever in it each reading is, the batch is right. */

@@ -8,9 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import openslab.core.floor.plan.Flaws;
 import openslab.core.floor.plan.FloorPlan;
 import openslab.core.floor.plan.PlanReport;
+import openslab.core.job.ZoneFacts;
 import openslab.core.quantity.UnitSystem;
 import openslab.server.job.DrawnFloors;
 import openslab.server.web.StaleWrite;
@@ -33,9 +33,9 @@ public class PlanStore implements DrawnFloors {
 
     private record Revision(int cameFrom, String body) {}
 
-    /** @param flaws by zone, reckoned when they are asked for */
+    /** @param facts by zone, reckoned when they are asked for */
     private record Reported(
-            int revision, UnitSystem units, FloorPlan plan, PlanReport report, Map<String, Flaws> flaws) {}
+            int revision, UnitSystem units, FloorPlan plan, PlanReport report, Map<String, ZoneFacts.PlanFacts> facts) {}
 
     private static final Move NONE = new Move(0, 0);
     /** Of the plans that are kept reckoned: a place takes about a kilobyte and a half. */
@@ -114,9 +114,10 @@ public class PlanStore implements DrawnFloors {
     }
 
     @Override
-    public Flaws flaws(UUID jobId, String zoneId, UnitSystem units) {
+    public ZoneFacts.PlanFacts facts(UUID jobId, String zoneId, UnitSystem units) {
         Reported known = reported(jobId, units);
-        return known.flaws().computeIfAbsent(zoneId, z -> Flaws.of(known.plan(), known.report(), z, units));
+        return known.facts()
+                .computeIfAbsent(zoneId, z -> ZoneFacts.PlanFacts.of(known.plan(), known.report(), z, units));
     }
 
     private Reported reported(UUID jobId, UnitSystem units) {

@@ -77,6 +77,10 @@ final class LogReader {
         }
         int cycle = cycle();
         Map<String, Value> values = kept && retired(kind, subject) ? words(subject) : values(kind, subject, cycle);
+        if (kind == LogEntry.Kind.BATCH && values != null) {
+            LogEntry.overWasted(values)
+                    .ifPresent(most -> faults.add("values.wasted", values.get("wasted").typed(), most));
+        }
         String method = faults.line("method", form.method() == null ? "" : form.method(), 0, 40);
         Optional<Instrument> instrument = instrument(kind);
         List<Outline.Corner> ring = ring(kind);
@@ -189,7 +193,9 @@ final class LogReader {
                         scope.layer(cycle, subject).orElseThrow(() -> notOneOf(subject, scope.layersOf(cycle)));
                 yield kind == LogEntry.Kind.BATCH
                         ? LogEntry.batchFields(layer.sheet().material())
-                        : kind == LogEntry.Kind.COAT ? LogEntry.COAT_FIELDS : LogEntry.COLOUR_FIELDS;
+                        : kind == LogEntry.Kind.COAT
+                                ? LogEntry.coatFields(layer.sheet().material())
+                                : LogEntry.COLOUR_FIELDS;
             }
             case BEGUN -> {
                 ofLayer(subject, cycle);

@@ -36,6 +36,7 @@ class StageController {
     record SurveyPart(
             Outline outline,
             List<Shape.Side> sides,
+            Figure floor,
             Figure perimeter,
             Survey.Judgement survey,
             List<SetOut.Test> testsOut,
@@ -66,6 +67,7 @@ class StageController {
                     new SurveyPart(
                             r.outline(),
                             r.sides(),
+                            r.floor(),
                             r.perimeter(),
                             r.survey(),
                             r.testsOut(),

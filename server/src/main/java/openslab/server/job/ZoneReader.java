@@ -140,10 +140,9 @@ public class ZoneReader {
                                 .orElseThrow(
                                         () -> new IllegalStateException("zone " + id + " has no part of its plan")))
                         .orElseGet(() -> Shapes.of(choice.shape(), Value.bases(choice.values()))),
-                plan.map(p -> new ZoneFacts.PlanFacts(
-                                p.doubts(id),
-                                floors.flaws(job.id(), id, job.facts().units())))
-                        .orElse(ZoneFacts.PlanFacts.NONE),
+                plan.isPresent()
+                        ? floors.facts(job.id(), id, job.facts().units())
+                        : ZoneFacts.PlanFacts.NONE,
                 choice.substrate(),
                 choice.use(),
                 choice.exposure(),

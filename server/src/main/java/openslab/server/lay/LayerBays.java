@@ -12,6 +12,8 @@ import openslab.core.layout.Ground;
 import openslab.core.layout.bay.Bays;
 import openslab.core.layout.bay.FloorOrder;
 import openslab.core.mix.BatchPlan;
+import openslab.core.mix.Bay;
+import openslab.core.mix.Front;
 import openslab.server.job.KnownJob;
 import openslab.server.job.KnownZone;
 import openslab.server.web.NotHere;
@@ -117,7 +119,11 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
             double most = batches.plan().map(p -> p.most().base()).orElse(ZoneBays.pace(of) * WET_EDGE_MIN);
             Bays bays = ZoneBays.of(of, ground, left, most);
             boolean on = l.mark() == Mark.DONE || l.started() == LayerReport.Started.COATED;
-            int logged = batches.logged().size();
+            Front front = Front.of(
+                    bays.bays().stream()
+                            .map(b -> new Bay(b.name(), b.area().base()))
+                            .toList(),
+                    l.used().map(u -> u.covered().base()).orElse(0.0));
             var views = new ArrayList<BayView>();
             int next = on ? bays.bays().size() : -1;
             for (int i = 0; i < bays.bays().size(); i++) {
@@ -125,7 +131,7 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
                 var run = batches.plan().flatMap(p -> p.runs().stream()
                         .filter(r -> r.from() <= at && at < r.to())
                         .findFirst());
-                Mark mark = on ? Mark.DONE : run.map(r -> mark(r, logged)).orElse(Mark.NOT_STARTED);
+                Mark mark = on ? Mark.DONE : mark(front, i);
                 if (next < 0 && mark != Mark.DONE) {
                     next = i;
                 }
@@ -153,8 +159,10 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
             return new Over(other.facts().name(), other.report().wetUntil(job.now()), begun);
         }
 
-        private static Mark mark(BatchPlan.BatchRun run, int logged) {
-            return logged >= run.last() ? Mark.DONE : logged >= run.first() ? Mark.IN_HAND : Mark.NOT_STARTED;
+        private static Mark mark(Front front, int bay) {
+            return bay < front.whole()
+                    ? Mark.DONE
+                    : bay == front.whole() && front.inNextM2() > 0 ? Mark.IN_HAND : Mark.NOT_STARTED;
         }
 
         private static String words(BatchPlan.BatchRun run) {

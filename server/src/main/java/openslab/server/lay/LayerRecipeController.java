@@ -47,7 +47,8 @@ class LayerRecipeController {
             @PathVariable UUID zoneId,
             @PathVariable String layerId,
             @RequestBody Recipes.WeighForm form) {
-        return Recipes.weighIn(laid(jobId, zoneId, layerId).sheet(), form);
+        Laid laid = laid(jobId, zoneId, layerId);
+        return Recipes.weighIn(laid.sheet(), laid.allowance(), form);
     }
 
     /** @param allowance that goes on top when it is mixed */

@@ -35,7 +35,7 @@ class RecipeController {
 
     @PostMapping("/weigh-in")
     WeighIn weighIn(@PathVariable String slug, @RequestBody Recipes.WeighForm form) {
-        return Recipes.weighIn(sheet(slug), form);
+        return Recipes.weighIn(sheet(slug), Allowance.of(0), form);
     }
 
     private ProductSheet sheet(String slug) {

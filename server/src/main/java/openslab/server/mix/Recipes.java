@@ -92,11 +92,11 @@ public final class Recipes {
         return asked(form).recipe(product, allowance, units);
     }
 
-    /** What the scale showed, and what follows. @throws openslab.core.quantity.InvalidInput naming every fault */
-    public static WeighIn weighIn(ProductSheet product, WeighForm form) {
+    /** What the scale showed, and what follows. @param allowance that goes on top where it is put on; @throws openslab.core.quantity.InvalidInput naming every fault */
+    public static WeighIn weighIn(ProductSheet product, Allowance allowance, WeighForm form) {
         UnitSystem units = units(form.recipe());
         Asked asked = asked(form.recipe());
-        Recipe recipe = asked.recipe(product, Allowance.of(0), units);
+        Recipe recipe = asked.recipe(product, allowance, units);
         Vessel vessel = asked.vessel(units);
         var faults = new Faults();
         List<Double> readings = readings(form, recipe, vessel, units, faults);

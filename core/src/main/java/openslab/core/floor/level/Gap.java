@@ -39,12 +39,10 @@ public record Gap(String id, Corner at, double edgeM, double gapM) {
      */
     public record GapCheck(String id, Figure gap, boolean fits, String word) {}
 
-    /** The widest gap that fits: in inches as the standard has it, on a metric job the millimetres it prints beside them. */
+    /** The widest gap that fits, the same in both units: 3/16 in are 4.7625 mm and read 4.8. */
     public static Bound most(boolean isShort, UnitSystem system) {
-        return system == UnitSystem.US
-                ? Bound.atMost(isShort ? INCH_M / 32 : 3 * INCH_M / 16, Unit.INCH)
-                        .with(3)
-                : Bound.atMost(isShort ? 0.0008 : 0.0048, Unit.MILLIMETRE).with(1);
+        double most = isShort ? INCH_M / 32 : 3 * INCH_M / 16;
+        return system == UnitSystem.US ? Bound.atMost(most, Unit.INCH).with(3) : Bound.atMost(most, Unit.MILLIMETRE);
     }
 
     public GapCheck judge(UnitSystem system) {

@@ -96,29 +96,27 @@ record Areas(Room room, List<RoomPlan.Wall> walls, UnitSystem system) {
         var formula = new StringBuilder("N");
         int i = 1;
         for (Room.Ramp ramp : room.ramps()) {
-            double run = w.given(
-                    "r" + i, ramp.name() + ", level length", read(ramp.box().lengthM()), length());
-            double rise = w.given("h" + i, ramp.name() + ", rise", read(ramp.riseM()), length());
-            double wide =
-                    w.given("w" + i, ramp.name() + ", width", read(ramp.box().widthM()), length());
+            w.given("r" + i, ramp.name() + ", level length", read(ramp.box().lengthM()), length());
+            w.given("h" + i, ramp.name() + ", rise", read(ramp.riseM()), length());
+            w.given("w" + i, ramp.name() + ", width", read(ramp.box().widthM()), length());
             sum += w.let(
                     "e" + i,
                     ramp.name() + ", more than it looks from above",
                     "w%1$d·((r%1$d^2+h%1$d^2)^0.5-r%1$d)".formatted(i),
-                    wide * (Math.sqrt(run * run + rise * rise) - run),
+                    area().fromBase(ramp.moreM2()),
                     area());
             formula.append("+e").append(i++);
         }
         for (Room.Stair stair : room.stairs()) {
-            double wide = w.given("w" + i, stair.name() + ", width", read(stair.widthM()), length());
-            double risers = w.given("n" + i, stair.name() + ", risers", stair.risers(), Unit.ONE);
-            double rise = w.given("h" + i, stair.name() + ", riser", read(stair.riserM()), length());
-            double tread = w.given("d" + i, stair.name() + ", tread", read(stair.treadM()), length());
+            w.given("w" + i, stair.name() + ", width", read(stair.widthM()), length());
+            w.given("n" + i, stair.name() + ", risers", stair.risers(), Unit.ONE);
+            w.given("h" + i, stair.name() + ", riser", read(stair.riserM()), length());
+            w.given("d" + i, stair.name() + ", tread", read(stair.treadM()), length());
             sum += w.let(
                     "e" + i,
                     stair.name() + ", risers and the treads between them",
                     "w%1$d·(n%1$d·h%1$d+(n%1$d-1)·d%1$d)".formatted(i),
-                    wide * (risers * rise + (risers - 1) * tread),
+                    area().fromBase(stair.coatedM2()),
                     area());
             formula.append("+e").append(i++);
         }

@@ -48,9 +48,6 @@ public record Flaws(
     /** A lip that may not stay as it is. */
     public record Rise(String id, String name, double lengthM, double heightM) {}
 
-    /** What lies so near to a part is in it: a wall on its rim, say. */
-    private static final double NEAR_M = 0.01;
-
     private static final double SHORTEST_M = 0.02;
 
     public Flaws {
@@ -73,7 +70,7 @@ public record Flaws(
         for (int i = 0; i < plan.rooms().size(); i++) {
             Room room = plan.rooms().get(i);
             RoomPlan drawn = report.rooms().get(i);
-            Optional<Geometry> part = part(drawn, zoneId);
+            Optional<Geometry> part = drawn.part(zoneId);
             if (part.isEmpty()) {
                 continue;
             }
@@ -110,13 +107,6 @@ public record Flaws(
             }
         }
         return new Flaws(cracks, joints, lips, maskM, coveM, mortar, fill, gaps);
-    }
-
-    private static Optional<Geometry> part(RoomPlan drawn, String zoneId) {
-        return drawn.pieces().stream()
-                .filter(p -> p.zoneId().filter(zoneId::equals).isPresent())
-                .map(p -> Shapes2D.polygon(p.rings(), NEAR_M))
-                .reduce(Geometry::union);
     }
 
     private static double within(Geometry part, List<Corner> line) {

@@ -238,6 +238,11 @@ public record Room(
         public Ramp {
             Require.positive(riseM, "rise");
         }
+
+        /** How much more it is along its slope than it looks from above. */
+        public double moreM2() {
+            return box.widthM() * (Math.sqrt(box.lengthM() * box.lengthM() + riseM * riseM) - box.lengthM());
+        }
     }
 
     /** A flight beside the floor: not part of its plan, but coated with it. */
@@ -247,6 +252,11 @@ public record Room(
             Require.positive(riserM, "riser");
             Require.positive(treadM, "tread");
             Require.that(risers >= 1, "risers must be at least 1, got %s", risers);
+        }
+
+        /** Its risers, and the treads between them: one fewer. */
+        public double coatedM2() {
+            return widthM * (risers * riserM + (risers - 1) * treadM);
         }
     }
 

@@ -72,6 +72,17 @@ public record RoomPlan(
             Optional<String> zoneId,
             Corner label) {}
 
+    /** What lies so near to a part is in it: a wall on its rim, say. */
+    private static final double NEAR_M = 0.01;
+
+    /** What of it is a zone's, a hair wider than it is; empty where nothing is. */
+    Optional<Geometry> part(String zoneId) {
+        return pieces.stream()
+                .filter(p -> p.zoneId().filter(zoneId::equals).isPresent())
+                .map(p -> Shapes2D.polygon(p.rings(), NEAR_M))
+                .reduce(Geometry::union);
+    }
+
     /** Sixteenths of an inch, or millimetres: what a wall is read to. */
     private static final int TAPE_PARTS = 16;
 

@@ -20,9 +20,21 @@ import openslab.core.quantity.Worksheet;
  *
  * @param parts every part in pour order, also those that are not in yet
  * @param kg all parts together once it is right
- * @param volume litres of the material that it then is: grit and thinner in it are not counted
+ * @param amount of the material that it then is, litres, or bags of a powder: grit and thinner in it are not counted
+ * @param inside what of it is in the vessel now
+ * @param grown whether it is more than was planned by so much that somebody has to say where it goes; {@code over} how much more
+ * @param covers how much floor it is for, as its sheet has it; empty where the recipe does not say
  */
-public record WeighIn(Call call, String words, List<Weighed> parts, Figure kg, Figure volume) {
+public record WeighIn(
+        Call call,
+        String words,
+        List<Weighed> parts,
+        Figure kg,
+        Figure amount,
+        Figure inside,
+        boolean grown,
+        Optional<Figure> over,
+        Optional<Figure> covers) {
     /** What is to be done. */
     public enum Call {
         GO,
@@ -37,9 +49,16 @@ public record WeighIn(Call call, String words, List<Weighed> parts, Figure kg, F
      * @param off how far it is from what the others ask for, percent of it; empty likewise
      * @param add how much of it is missing; empty where nothing is
      * @param target what the scale shows when it is right, the vessel and what is in it included
+     * @param amount how much of it that is, by weight; {@code measured} by jug, cup and spoon
      */
     public record Weighed(
-            String part, Optional<Figure> shown, Optional<Figure> off, Optional<Figure> add, Figure target) {}
+            String part,
+            Optional<Figure> shown,
+            Optional<Figure> off,
+            Optional<Figure> add,
+            Figure target,
+            Figure amount,
+            String measured) {}
 
     /** OURS: what a pail scale and a steady hand do; a sheet that asks for less is not served by weighing pails. */
     public static final double TOLERANCE = 0.02;
@@ -104,25 +123,77 @@ public record WeighIn(Call call, String words, List<Weighed> parts, Figure kg, F
             List<Weighed> parts = parts(k);
             Figure kg = total(parts);
             if (total > mostKg * (1 + 1e-9)) {
-                return new WeighIn(
+                return told(
                         Call.DISCARD,
                         "To make it whole it would be " + Show.in(system, Dimension.MASS, total) + ", and "
                                 + Show.in(system, Dimension.MASS, mostKg)
                                 + " is what vessel and pot life allow. Throw it away by its sheet, and weigh anew.",
                         parts,
-                        kg,
-                        volume(kg));
+                        kg);
             }
             if (missing && stoodShare > TOO_LATE) {
-                return new WeighIn(
+                return told(
                         Call.DISCARD,
                         "It has stood for " + Show.number(100 * stoodShare, 0)
                                 + " % of its pot life: what is stirred in now stays streaks. Throw it away by its sheet.",
                         parts,
-                        kg,
-                        volume(kg));
+                        kg);
             }
-            return new WeighIn(missing ? Call.ADD : Call.GO, words(parts, missing, open), parts, kg, volume(kg));
+            return told(missing ? Call.ADD : Call.GO, words(parts, missing, open), parts, kg);
+        }
+
+        private WeighIn told(Call call, String words, List<Weighed> parts, Figure kg) {
+            Figure amount = amount("mixed", kg);
+            return new WeighIn(
+                    call,
+                    words,
+                    parts,
+                    kg,
+                    amount,
+                    amount("in the vessel", inside()),
+                    amount.base() > planned() * (1 + TOLERANCE),
+                    amount.base() > planned() ? Optional.of(over(amount)) : Optional.empty(),
+                    recipe.covers().map(c -> covers(c, amount)));
+        }
+
+        private Figure over(Figure amount) {
+            Unit of = amount.unit();
+            var w = new Worksheet(system);
+            w.from("V", amount);
+            double planned = w.given("P", "as planned it is", of.fromBase(planned()), of);
+            return w.figure("over", "o", "V-P", amount.value() - planned, of, Source.arithmetic("more than planned"));
+        }
+
+        /** Of one filling. */
+        private double planned() {
+            return recipe.amount().base() / recipe.fillings().value();
+        }
+
+        private Figure inside() {
+            var w = new Worksheet(system);
+            double sum = 0;
+            var terms = new StringBuilder();
+            for (int i = 0; i < in.size(); i++) {
+                double of = unit().fromBase(in.get(i).kg().orElse(0.0));
+                sum += w.given("m" + i, in.get(i).portion().part(), of, unit());
+                terms.append(i == 0 ? "" : "+").append("m").append(i);
+            }
+            return w.figure("on the scale", "m", terms.toString(), sum, unit(), Source.arithmetic("part by part"));
+        }
+
+        private Figure covers(Figure all, Figure amount) {
+            var w = new Worksheet(system);
+            double each = all.value() / recipe.fillings().value();
+            w.from("V", amount);
+            w.given("P", "as planned it is", amount.unit().fromBase(planned()), amount.unit());
+            w.given("A", "and that is for", each, all.unit());
+            return w.figure(
+                    "covers",
+                    "Am",
+                    "A·V/P",
+                    each * amount.base() / planned(),
+                    all.unit(),
+                    Source.arithmetic("as much more as there is of it"));
         }
 
         private boolean isShort(In p, double k) {
@@ -160,13 +231,30 @@ public record WeighIn(Call call, String words, List<Weighed> parts, Figure kg, F
                         p.kg().map(kg -> shown(p, kg)),
                         p.kg().map(kg -> off(p, kg, wanted)),
                         isShort(p, k) ? Optional.of(add(p, wanted)) : Optional.empty(),
-                        target(right - becomes, becomes, p)));
+                        target(right - becomes, becomes, p),
+                        amount(p, becomes),
+                        measured(p, becomes)));
             }
             return parts;
         }
 
         private Unit unit() {
             return in.get(0).portion().mass().orElseThrow().unit();
+        }
+
+        private Figure amount(In p, double kg) {
+            var w = new Worksheet(system);
+            w.given("M", "as planned", unit().fromBase(p.least()), unit());
+            w.given("k", "times as much", kg / p.least(), Unit.ONE);
+            return w.figure(p.portion().part() + " in all", "m", "M·k", unit().fromBase(kg), unit(), WHOLE);
+        }
+
+        private String measured(In p, double kg) {
+            Figure planned = p.portion().volume();
+            double times = kg / p.least();
+            return planned.unit() == Unit.BAG
+                    ? Show.in(Unit.BAG, planned.base() * times)
+                    : Spoken.of(planned.base() * times, system);
         }
 
         private Figure shown(In p, double kg) {
@@ -209,21 +297,18 @@ public record WeighIn(Call call, String words, List<Weighed> parts, Figure kg, F
         }
 
         /** As much more or less than planned as it weighs. */
-        private Figure volume(Figure kg) {
+        private Figure amount(String label, Figure kg) {
+            Unit of = recipe.amount().unit();
             var w = new Worksheet(system);
             w.from("m", kg);
             w.given("M", "as planned it weighs", kg.unit().fromBase(recipe.kg()), kg.unit());
-            Figure amount = recipe.amount();
-            double planned = amount.unit() == Unit.BAG
-                    ? recipe.each().base()
-                    : amount.base() / recipe.fillings().value();
-            w.given("V", "as planned it is", planned, Unit.LITRE);
+            w.given("V", "as planned it is", of.fromBase(planned()), of);
             return w.figure(
-                    "mixed volume",
+                    label,
                     "Vm",
                     "V·m/M",
-                    planned * kg.base() / recipe.kg(),
-                    Unit.LITRE,
+                    of.fromBase(planned() * kg.base() / recipe.kg()),
+                    of,
                     Source.arithmetic("as much more as it weighs"));
         }
 

@@ -29,6 +29,8 @@ import openslab.core.survey.place.Placement;
 public final class Areas {
     private static final Source D4580 = Source.published("ASTM D4580, from memory: share of the area");
 
+    private static final Source SHARE = Source.arithmetic("share of the area, as it was drawn");
+
     /**
      * @param until what its test has to show
      * @param gone the reading that proved it gone
@@ -117,6 +119,12 @@ public final class Areas {
         var w = new Worksheet(units);
         w.given("D", Show.lower(defect.label()), Unit.SQUARE_METRE.fromBase(areaM2), Unit.SQUARE_METRE);
         w.given("A", "area of the zone", zoneM2, Unit.SQUARE_METRE);
-        return w.figure(Show.lower(defect.label()), "s", "100·D/A", 100 * areaM2 / zoneM2, Unit.PERCENT, D4580);
+        return w.figure(
+                Show.lower(defect.label()),
+                "s",
+                "100·D/A",
+                100 * areaM2 / zoneM2,
+                Unit.PERCENT,
+                defect == Defect.HOLLOW ? D4580 : SHARE);
     }
 }

@@ -29,7 +29,8 @@ public final class ElectronicMeter implements TestMethod {
             "moisture-meter",
             "Electronic meter",
             TestGroup.MOISTURE,
-            "Walk the floor with one meter and one setting, and note the number it shows at each place.",
+            "Walk the floor with one meter and one setting, and note the number it shows at each place. It says where to test, never"
+                    + " whether to coat.",
             F2659);
 
     @Override
@@ -71,10 +72,8 @@ public final class ElectronicMeter implements TestMethod {
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
-        return List.of(Finding.of(ABOUT.id(), r)
-                .measured(found(r, site))
-                .needed("a number to compare with its neighbours", F2659)
-                .go("meter read at " + r.place(), "Comparative only: it says where to test, never whether to coat."));
+        // comparative only: it says where to test, never whether to coat
+        return List.of();
     }
 
     /** The wettest place by the meter is where a dish or a probe belongs. */
