@@ -34,6 +34,11 @@ export class ApiProblem extends Error {
     this.faults = body.faults ?? [];
     this.changes = body.changes ?? [];
   }
+
+  /** Nothing was decided: sent again, the same write may well be taken. */
+  get passes(): boolean {
+    return this.status === 0 || this.status === 500 || this.status === 503 || this.status === 507;
+  }
 }
 
 /** What went wrong, as it is shown: whatever is not the server's own answer counts as no answer. */

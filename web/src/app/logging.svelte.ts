@@ -67,7 +67,7 @@ export class Logging extends FormState {
       return true;
     }
     const form = this.#form;
-    if (!form || this.problem?.status !== 0) {
+    if (!form || !this.problem?.passes) {
       return false;
     }
     // what would be declined later is said now

@@ -101,7 +101,7 @@ class Outbox {
     }
   }
 
-  /** Answers whether there is a signal. */
+  /** Answers whether somebody is there who decides. */
   async #sendOne(entry: Held): Promise<boolean> {
     try {
       await log({ jobId: entry.jobId, zoneId: entry.zoneId }, entry.key, entry.form);
@@ -110,10 +110,10 @@ class Outbox {
       return true;
     } catch (e) {
       const problem = asProblem(e);
-      if (problem.status !== 0) {
+      if (!problem.passes) {
         this.declined = { ...this.declined, [entry.key]: problem };
       }
-      return problem.status !== 0;
+      return !problem.passes;
     }
   }
 

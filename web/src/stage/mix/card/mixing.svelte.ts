@@ -166,7 +166,7 @@ export class Mixing {
       return true;
     } catch (e) {
       const problem = asProblem(e);
-      if (problem.status !== 0) {
+      if (!problem.passes) {
         this.sending.problem = problem;
       } else if (asAsked) {
         this.card.on({ readings });

@@ -157,7 +157,8 @@ public class CycleTest {
                 torn.layers().get(0).amount().base(),
                 first.layers().get(0).amount().base() * 4 / 80,
                 1e-9);
-        assertEquals(torn.area().base(), 80, 1e-9);
+        assertEquals(torn.floor().base(), 80, 1e-9);
+        assertEquals(torn.area().base(), 4, 1e-9);
         assertEquals(torn.prep().method(), "clean-and-test", "nobody has walked it since");
         assertEquals(torn.prep().mark(), Mark.NOT_STARTED);
         assertEquals(due(torn), "2041-07");

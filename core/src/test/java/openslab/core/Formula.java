@@ -8,7 +8,7 @@ import java.util.Map;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Line;
 
-/** Evaluates a formula as a working shows it, so that what is shown can be run: + - · / ^ ( ) , ln exp ceil min max. */
+/** Evaluates a formula as a working shows it, so that what is shown can be run: + - · / ^ ( ) , ln exp ceil floor min max. */
 public final class Formula {
     private final String text;
     private final Map<String, Double> known;
@@ -100,6 +100,7 @@ public final class Formula {
                     case "ln" -> Math.log(a);
                     case "exp" -> Math.exp(a);
                     case "ceil" -> Math.ceil(a - 1e-9);
+                    case "floor" -> Math.floor(a + 1e-9);
                     case "max" -> Math.max(a, second());
                     case "min" -> Math.min(a, second());
                     default -> throw new IllegalArgumentException("no function " + name + " in " + text);

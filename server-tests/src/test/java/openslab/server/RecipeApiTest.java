@@ -211,6 +211,8 @@ public class RecipeApiTest extends OnApp {
         JsonNode portions = batches.path("next").path("recipe").path("portions");
         double a = kg(portions.path(0).path("mass"));
         double b = kg(portions.path(1).path("mass"));
+        String area =
+                batches.path("next").path("run").path("area").path("value").asDouble() + " m²";
         String volume =
                 batches.path("next").path("run").path("volume").path("value").asDouble() + " L";
         app.post(
@@ -218,7 +220,7 @@ public class RecipeApiTest extends OnApp {
                 App.allTheSame(
                         "BATCH",
                         "body",
-                        Map.of("volume", volume, "area", "20 m²", "inA", a + " kg", "inB", 0.9 * b + " kg")));
+                        Map.of("volume", volume, "area", area, "inA", a + " kg", "inB", 0.9 * b + " kg")));
         JsonNode logged = app.get(stage).body().path("batches").path("logged").path(0);
         assertEquals(logged.path("weighed").path("call").asString(), "ADD", logged.toString());
         assertEquals(
@@ -235,7 +237,7 @@ public class RecipeApiTest extends OnApp {
     @Test
     public void thinned_it_says_what_becomes_of_it() {
         var form = with(
-                form("mixed", "volume", Map.of("volume", "5 gal")),
+                form("mixed", "volume", Map.of("volume", "5.5 gal")),
                 "extras",
                 Map.of("thin", "10 %", "thinner", "acetone", "vocMost", "100 g/L"));
         JsonNode recipe = mix("solvent-acrylic", with(form, "vessel", Map.of("holds", "10 gal")))

@@ -270,6 +270,8 @@ final class StoryScript {
         assertEquals(answer.status(), refused ? 400 : 201, where() + " " + answer.text());
         if (refused) {
             assertTrue(answer.text().contains(w[5]), where() + " " + answer.text());
+        } else {
+            OneTruth.ask(app, floor, where());
         }
     }
 

@@ -57,10 +57,9 @@ record CoatDone(ZoneFacts zone, LayerChoice layer, LogEntry coat, UnitSystem sys
                 .filter(e -> e.kind() == LogEntry.Kind.COAT)
                 .flatMap(e -> Optional.ofNullable(e.values().get(Work.AMOUNT)).stream())
                 .toList();
-        boolean whole = !coat.values().containsKey(Work.AMOUNT);
-        double saidM2 = whole
-                ? floorM2
-                : Math.min(floorM2, parts.stream().mapToDouble(Value::base).sum());
+        double partsM2 = parts.stream().mapToDouble(Value::base).sum();
+        boolean whole = !coat.values().containsKey(Work.AMOUNT) || partsM2 >= floorM2;
+        double saidM2 = whole ? floorM2 : partsM2;
         double toldM2 = used.stream().mapToDouble(Used.Batch::areaM2).sum();
         var finding = Finding.of(whole && toldM2 < saidM2 ? "coat-bare" : "coat-unlike-its-batches")
                 .measured("batches over " + area(toldM2))

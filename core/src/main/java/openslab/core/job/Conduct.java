@@ -40,6 +40,7 @@ import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.Climate;
 import openslab.core.system.BuildUp;
 import openslab.core.system.LayUp;
+import openslab.core.system.LayWorks;
 
 /**
  * What stands against how something was done. It is told before, and asks for a reason; what was done all the same is a fact, and
@@ -226,20 +227,63 @@ public final class Conduct {
         if (layer.isEmpty()) {
             return List.of();
         }
+        var findings = new ArrayList<>(beginning(layer.get(), at));
+        heldBack(layer.get(), at).ifPresent(findings::add);
+        return findings;
+    }
+
+    /** The same, its own gates left out: what stands against its first step already. */
+    private List<Finding> beginning(LayerChoice layer, Instant at) {
         State state = state(at);
         var findings = new ArrayList<>(air(state.then(), at));
         findings.addAll(state.against());
-        heldBack(layer.get(), at).ifPresent(findings::add);
-        below(layer.get()).ifPresent(below -> {
+        below(layer).ifPresent(below -> {
             Optional<Instant> on = coated(below, at);
             if (on.isEmpty()) {
-                findings.add(order(layer.get(), below));
-            } else if (!layer.get().isBroadcast()) {
-                window(below, on.get(), at).ifPresent(findings::add);
-                unfinished(layer.get(), below, at).ifPresent(findings::add);
+                findings.add(order(layer, below));
+            } else if (!layer.isBroadcast()) {
+                window(below, on.get(), began(layer, at).orElse(at)).ifPresent(findings::add);
+                unfinished(layer, below, at).ifPresent(findings::add);
             }
         });
         return findings;
+    }
+
+    /**
+     * When the part of a layer that is being laid at {@code at} was begun: the first step that mixes or wets anything, after the part
+     * before it; empty where nothing was done yet.
+     */
+    Optional<Instant> began(LayerChoice layer, Instant at) {
+        List<LogEntry> done = zone.ofLayer(layer.id()).stream()
+                .filter(e -> e.at().isBefore(at))
+                .toList();
+        Optional<Instant> partBefore = done.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.COAT)
+                .map(LogEntry::at)
+                .max(Comparator.naturalOrder());
+        return done.stream()
+                .filter(e -> partBefore.map(e.at()::isAfter).orElse(true))
+                .filter(e -> e.kind() == LogEntry.Kind.BATCH || stepThatMixes(e, layer))
+                .map(LogEntry::at)
+                .min(Comparator.naturalOrder());
+    }
+
+    private boolean stepThatMixes(LogEntry e, LayerChoice layer) {
+        return (e.kind() == LogEntry.Kind.BEGUN || e.kind() == LogEntry.Kind.DONE)
+                && upToItsCoat(layer).stream()
+                        .anyMatch(s -> s.id().equals(e.subject()) && !LayWorks.MIXES_NOTHING.contains(s.work()));
+    }
+
+    /** Its steps, up to the one that puts it on. */
+    private List<Step> upToItsCoat(LayerChoice layer) {
+        var before = new ArrayList<Step>();
+        for (Step s : zone.steps(layer)) {
+            before.add(s);
+            if (s.proves()) {
+                break;
+            }
+        }
+        return before;
     }
 
     private Optional<LayerChoice> layer(String id) {
@@ -298,6 +342,10 @@ public final class Conduct {
         var findings = new ArrayList<>(misfits(e, course));
         if (e.kind() == LogEntry.Kind.BEGUN) {
             unstaged(zone.steps(layer), e).ifPresent(findings::add);
+        }
+        // once the layer is begun it has been said
+        if (stepThatMixes(e, layer) && began(layer, e.at()).isEmpty()) {
+            findings.addAll(beginning(layer, e.at()));
         }
         return findings;
     }

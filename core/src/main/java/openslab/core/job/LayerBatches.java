@@ -3,6 +3,7 @@ package openslab.core.job;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
@@ -109,9 +110,24 @@ public record LayerBatches(
             }
             Planned planned = planned(layer);
             ProductSheet sheet = zone.taken(choice(layer));
+            List<MixedBatch> logged = logged(layer);
+            boolean bare = layer.used().map(u -> u.bare().value() > 0).orElse(!layer.coated());
+            List<NextBatch> next = layer.coated() || !bare
+                    ? List.of()
+                    : planned.plan().map(p -> from(logged.size() + 1, sheet, p)).orElse(List.of());
+            return new LayerBatches(
+                    planned.plan(),
+                    !bare && !layer.coated() ? COVERED : planned.whyNot(),
+                    Optional.empty(),
+                    logged,
+                    next.stream().findFirst(),
+                    next.stream().skip(1).toList());
+        }
+
+        private List<MixedBatch> logged(LayerReport layer) {
+            ProductSheet sheet = zone.taken(choice(layer));
             var logged = new ArrayList<MixedBatch>();
             List<LogEntry> entries = zone.unstruck(LogEntry.Kind.BATCH, layer.id());
-            boolean bare = layer.used().map(u -> u.bare().value() > 0).orElse(!layer.coated());
             for (int i = 0; i < entries.size(); i++) {
                 LogEntry e = entries.get(i);
                 logged.add(new MixedBatch(
@@ -128,18 +144,7 @@ public record LayerBatches(
                         weighed(e, sheet, system),
                         LayerSchedule.useBy(layer.sheet(), e.at(), zone)));
             }
-            List<NextBatch> next = layer.coated() || !bare
-                    ? List.of()
-                    : planned.plan()
-                            .map(p -> from(entries.size() + 1, sheet, p))
-                            .orElse(List.of());
-            return new LayerBatches(
-                    planned.plan(),
-                    !bare && !layer.coated() ? COVERED : planned.whyNot(),
-                    Optional.empty(),
-                    logged,
-                    next.stream().findFirst(),
-                    next.stream().skip(1).toList());
+            return logged;
         }
 
         /** The next batch, and the first of each run after it. */
@@ -178,7 +183,7 @@ public record LayerBatches(
                     Optional.empty(),
                     split.isPresent() ? "" : "The layer below has no batches yet to split it by.",
                     split,
-                    List.of(),
+                    logged(layer),
                     Optional.empty(),
                     List.of());
         }
@@ -257,10 +262,12 @@ public record LayerBatches(
     private static final String COVERED = "What was logged covers the floor: where it is on, say so.";
 
     private static String amount(LogEntry e, UnitSystem system) {
-        Value bags = e.values().get("bags");
-        return bags == null
-                ? Show.in(system, Dimension.VOLUME, e.values().get("volume").base())
-                : Show.in(Unit.BAG, bags.base());
+        Map<String, Value> values = e.values();
+        return values.containsKey("bags")
+                ? Show.in(Unit.BAG, values.get("bags").base())
+                : values.containsKey("mass")
+                        ? Show.in(system, Dimension.MASS, values.get("mass").base())
+                        : Show.in(system, Dimension.VOLUME, values.get("volume").base());
     }
 
     private static NextBatch next(int number, ProductSheet sheet, BatchPlan plan, double vesselL, UnitSystem system) {

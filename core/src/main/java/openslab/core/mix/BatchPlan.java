@@ -33,6 +33,10 @@ public record BatchPlan(Figure count, Figure most, List<BatchRun> runs, Optional
      * @param area that each covers; {@code volume} litres of each, all parts together
      */
     public record BatchRun(int first, int last, String bays, int from, int to, Figure area, Figure volume) {
+        private BatchRun andOneMore() {
+            return new BatchRun(first, last + 1, bays, from, to, area, volume);
+        }
+
         private BatchRun after(int mixed, int bays) {
             return new BatchRun(first + mixed, last + mixed, this.bays, from + bays, to + bays, area, volume);
         }
@@ -41,6 +45,11 @@ public record BatchPlan(Figure count, Figure most, List<BatchRun> runs, Optional
     private static final Source OURS = Source.ours(
             "the fewest that are on the floor inside the crew's share of the pot life and go into the vessel; of these the most"
                     + " even");
+
+    private static final Source WHOLE_BAGS =
+            Source.ours("whole bags, as many as go into the vessel and are down in time; the last is mixed whole too");
+
+    private static final double ROUNDING = 1e-9;
 
     private static final Source BOXED = Source.commonPractice("all of it together first, so that the colour is one");
 
@@ -120,6 +129,13 @@ public record BatchPlan(Figure count, Figure most, List<BatchRun> runs, Optional
 
         BatchPlan of(List<Bay> bays) {
             Figure most = most();
+            if (sheet.material() instanceof Powder powder) {
+                double bagM2 = bagM2(powder);
+                int bags = (int) Math.floor(most.base() / bagM2 + ROUNDING);
+                if (bags >= 1) {
+                    return whole(bays, most, powder, bags, bagM2);
+                }
+            }
             List<Split.Part> parts = Split.of(bays.stream().map(Bay::areaM2).toList(), most.base());
             var runs = new ArrayList<BatchRun>();
             var counts = new Worksheet(system);
@@ -140,6 +156,66 @@ public record BatchPlan(Figure count, Figure most, List<BatchRun> runs, Optional
             Figure count = counts.figure("batches", "n", sum.toString(), number - 1.0, Unit.ONE, OURS);
             double whole = bays.stream().mapToDouble(Bay::areaM2).sum();
             return new BatchPlan(count, most, runs, boxed(whole));
+        }
+
+        /** Floor that a bag is for as it is mixed, what goes on top of the bare arithmetic included. */
+        private double bagM2(Powder powder) {
+            return powder.bagKg()
+                    / TakeOff.powder(1, powder, crew.allowance(), system).value();
+        }
+
+        /** Nobody weighs out a tenth of a bag: whole bags in every batch, one after another over the bays; what the last has more is kept. */
+        private BatchPlan whole(List<Bay> bays, Figure most, Powder powder, int bags, double bagM2) {
+            double floor = bays.stream().mapToDouble(Bay::areaM2).sum();
+            var counts = new Worksheet(system);
+            counts.given("A", "area", floor, Unit.SQUARE_METRE);
+            counts.given("a", "a bag is for", bagM2, Unit.SQUARE_METRE);
+            counts.from("Ab", most);
+            counts.let("k", "whole bags in a batch", "floor(Ab/a)", bags, Unit.BAG);
+            int all = (int) Math.max(1, Math.ceil(floor / (bags * bagM2) - ROUNDING));
+            Figure count = counts.figure("batches", "n", "max(1,ceil(A/(k·a)))", all, Unit.ONE, WHOLE_BAGS);
+            var runs = new ArrayList<BatchRun>();
+            double from = 0;
+            for (int i = 1; i <= all; i++) {
+                double to = i == all ? floor : from + bags * bagM2;
+                Split.Part over = over(bays, from, to);
+                int held = i == all ? (int) Math.max(1, Math.ceil((to - from) / bagM2 - ROUNDING)) : bags;
+                BatchRun last = runs.isEmpty() ? null : runs.get(runs.size() - 1);
+                if (last != null && last.from() == over.from() && last.to() == over.to() && i < all) {
+                    runs.set(runs.size() - 1, last.andOneMore());
+                } else {
+                    runs.add(bagged(i, bays, over, to - from, held, powder));
+                }
+                from = to;
+            }
+            return new BatchPlan(count, most, runs, Optional.empty());
+        }
+
+        /** The bays that the floor from here to there lies in. */
+        private static Split.Part over(List<Bay> bays, double fromM2, double toM2) {
+            int first = 0;
+            double end = bays.get(0).areaM2();
+            while (first < bays.size() - 1 && end <= fromM2 * (1 + ROUNDING)) {
+                end += bays.get(++first).areaM2();
+            }
+            int last = first;
+            while (last < bays.size() - 1 && end < toM2 * (1 - ROUNDING)) {
+                end += bays.get(++last).areaM2();
+            }
+            return new Split.Part(first, last + 1, 1);
+        }
+
+        private BatchRun bagged(int number, List<Bay> bays, Split.Part part, double m2, int bags, Powder powder) {
+            String name = names(bays, part);
+            var w = new Worksheet(system);
+            w.given("a", name.isEmpty() ? "area" : "area of " + name, m2, Unit.SQUARE_METRE);
+            Figure area = w.figure("area of one batch", "Ae", "a", m2, Unit.SQUARE_METRE, WHOLE_BAGS);
+            var v = new Worksheet(system);
+            v.given("k", "whole bags", bags, Unit.BAG);
+            v.given("y", "yield of a bag", powder.yieldL(), Unit.LITRE);
+            Figure volume = v.figure(
+                    "mixed volume", "V", "k·y", bags * powder.yieldL(), Unit.LITRE, Source.sheet("yield of a bag"));
+            return new BatchRun(number, number, name, part.from(), part.to(), area, volume);
         }
 
         private static String names(List<Bay> bays, Split.Part part) {

@@ -3,6 +3,7 @@ package openslab.core.system;
 import static openslab.core.course.work.Item.*;
 
 import java.util.List;
+import java.util.Set;
 import openslab.core.course.work.Work;
 import openslab.core.course.work.Work.Per;
 
@@ -173,6 +174,9 @@ public final class LayWorks {
             LAY_MORTAR,
             PRESS_MORTAR,
             DRAW_COLOUR);
+
+    /** Work of a layer that mixes nothing and wets nothing: nothing stands against it yet. */
+    public static final Set<Work> MIXES_NOTHING = Set.of(SETTLE, TAG, TAPE_EDGES, TACK, LOOK, TAPE_PLANKS);
 
     private LayWorks() {}
 }

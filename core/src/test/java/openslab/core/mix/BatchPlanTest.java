@@ -83,12 +83,11 @@ public class BatchPlanTest {
         assertEquals(plan.count().value(), 2);
         assertTrue(plan.boxed().isEmpty());
         ProductSheet bags = Stories.of(new Powder(22.7, 12.7, 3.8, 4.7, 0, 0, 0.006, 0.012), Chemistry.CEMENT);
-        // 100 m² · 6 mm · 1.1 = 660 L
-        assertEquals(
-                BatchPlan.of(List.of(Bay.whole(100)), bags, Optional.empty(), Crew.DEFAULT, US)
-                        .count()
-                        .value(),
-                44);
+        // 100 m² · 6 mm · 1.1 = 660 L, 51.97 bags of 12.7 L: one goes into 15 L, so 52 mixes of one, never 44 of 1.18
+        BatchPlan one = BatchPlan.of(List.of(Bay.whole(100)), bags, Optional.empty(), Crew.DEFAULT, US);
+        assertEquals(one.count().value(), 52);
+        assertShown(one);
+        assertEquals(one.batch(1).orElseThrow().volume().base(), 12.7, 1e-9);
         assertTrue(!BatchPlan.isOf(Stories.of(new OnePart(1, 0.2, Spread.of(8)), Chemistry.UNSAID)));
         assertShown(plan);
     }

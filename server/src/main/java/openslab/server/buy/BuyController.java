@@ -324,8 +324,8 @@ class BuyController {
     /** Of a pack that the sheet lists, or as it was measured. */
     private static Packed size(Faults faults, ProductSheet sheet, String pack, String typed, UnitSystem units) {
         if (!isBlank(typed)) {
-            return faults.read(
-                    () -> new Packed(Amounts.field(sheet).parse("size", typed, units).base()));
+            return faults.read(() ->
+                    new Packed(Amounts.field(sheet).parse("size", typed, units).base()));
         }
         Optional<Kit> kit =
                 sheet.kits().stream().filter(k -> k.label().equals(pack)).findFirst();

@@ -114,10 +114,14 @@ public class StoreRoom {
                 .optional()
                 .map(Row::kept)
                 .orElseThrow(() -> new NotHere("leftover", id));
-        db.sql("update leftover set gone_at = :now where id = :id")
+        int rows = db.sql("update leftover set gone_at = :now where id = :id and gone_at is null")
                 .param("now", OffsetDateTime.now(clock))
                 .param("id", id)
                 .update();
+        if (rows != 1) {
+            // somebody else took it out since it was read
+            throw new NotHere("leftover", id);
+        }
         tellAll();
         return kept;
     }

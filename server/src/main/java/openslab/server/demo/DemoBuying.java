@@ -156,7 +156,8 @@ class DemoBuying implements ApplicationRunner {
     }
 
     private static OrderBook.PlacedLine line(Bill.OrderLine l) {
-        return new OrderBook.PlacedLine(l.what(), l.title(), l.colour(), l.pack(), l.size().amount(), l.count(), l.eachCents());
+        return new OrderBook.PlacedLine(
+                l.what(), l.title(), l.colour(), l.pack(), l.size().amount(), l.count(), l.eachCents());
     }
 
     private void came(UUID job, String slug, int number, String pack, String lot, String colour, boolean boxed) {

@@ -163,6 +163,11 @@ final class DemoFloor {
         return log("COAT", layer, "", "", Map.of());
     }
 
+    /** @param took where no batch was logged */
+    DemoFloor coat(String layer, String took) {
+        return log("COAT", layer, "", "", Map.of("used", took));
+    }
+
     /** The zone's next cycle. @param patch of a repair; empty otherwise */
     DemoFloor next(String kind, String why, String patch) {
         jobs.begin(job, zone, seen.get(), new CycleForm(kind, at.toString(), TAMSIN, why, patch));

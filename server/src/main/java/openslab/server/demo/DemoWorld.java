@@ -125,19 +125,19 @@ class DemoWorld implements ApplicationRunner {
         onPlan(job, north, "north-bay");
         north.hoursAgo(62).ground("1140 ft²", "5.5 h");
         north.hoursAgo(61).done("chase").hoursAgo(58).gate("set", "set", "hard").closed();
-        north.hoursAgo(45)
+        north.hoursAgo(46)
                 .climate("61 °F", "62 %", "58 °F")
-                .hoursAgo(44)
+                .hoursAgo(45.1)
                 .batch("primer", "2.2 gal", "575 ft²")
-                .hoursAgo(43.2)
+                .hoursAgo(44.5)
                 .batch("primer", "2.2 gal", "575 ft²")
                 .hoursAgo(44)
                 .coat("primer");
-        north.hoursAgo(14).climate("60 °F", "63 %", "58 °F");
-        for (double hoursAgo : List.of(13.6, 13.2, 12.8)) {
+        north.hoursAgo(15).climate("60 °F", "63 %", "58 °F");
+        for (double hoursAgo : List.of(14.7, 14.3, 13.9)) {
             north.hoursAgo(hoursAgo).batch("body", "2.63 gal", "383 ft²");
         }
-        north.hoursAgo(13.4).coat("body").hoursAgo(13.2).coat("flake");
+        north.hoursAgo(13.4).coat("body").hoursAgo(13.2).coat("flake", "150 lb");
         north.note("Roller door left open a hand's breadth. Flake bag split in two before the first stir.");
         north.hoursAgo(2).climate("61 °F", "64 %", "58 °F");
         DemoFloor south = zone(job, "South bay", Use.GARAGE, Map.of("length", "24' 6\"", "width", "18' 0\""));
@@ -252,17 +252,17 @@ class DemoWorld implements ApplicationRunner {
         floor.hoursAgo(133)
                 .climate("18 °C", "50 %", "17 °C")
                 .hoursAgo(132)
-                .coat("primer")
+                .coat("primer", "10.4 L")
                 .hoursAgo(117)
                 .climate("18 °C", "52 %", "17 °C")
                 .hoursAgo(116)
-                .coat("body")
+                .coat("body", "20.9 L")
                 .hoursAgo(115.8)
-                .coat("flake")
+                .coat("flake", "46 kg")
                 .hoursAgo(98)
                 .climate("18 °C", "51 %", "17 °C")
                 .hoursAgo(97)
-                .coat("clear");
+                .coat("clear", "16.5 L");
         floor.hoursAgo(5).climate("18 °C", "50 %", "17 °C");
         zone(job, "Packing room", Substrate.STATIC_DISSIPATIVE, Use.LABORATORY, Map.of("length", "9 m", "width", "6 m"))
                 .choose("static-finish")
@@ -279,17 +279,17 @@ class DemoWorld implements ApplicationRunner {
         floor.hoursAgo(fiveYearsLessSevenWeeks + 61)
                 .climate("68 °F", "50 %", "66 °F")
                 .hoursAgo(fiveYearsLessSevenWeeks + 60)
-                .coat("primer")
+                .coat("primer", "2.1 gal")
                 .hoursAgo(fiveYearsLessSevenWeeks + 49)
                 .climate("68 °F", "50 %", "66 °F")
                 .hoursAgo(fiveYearsLessSevenWeeks + 48)
-                .coat("body");
+                .coat("body", "4.2 gal");
         floor.hoursAgo(fiveYearsLessSevenWeeks + 47.7)
-                .coat("flake")
+                .coat("flake", "81 lb")
                 .hoursAgo(fiveYearsLessSevenWeeks + 21)
                 .climate("68 °F", "50 %", "66 °F")
                 .hoursAgo(fiveYearsLessSevenWeeks + 20)
-                .coat("clear");
+                .coat("clear", "3.3 gal");
         floor.note("Handed over with the care sheet.");
         double washed = 2.2 * 365 * 24;
         floor.hoursAgo(washed)
@@ -307,14 +307,14 @@ class DemoWorld implements ApplicationRunner {
                 .closed()
                 .hoursAgo(patched - 30)
                 .climate("67 °F", "52 %", "65 °F")
-                .coat("primer")
+                .coat("primer", "6 fl oz")
                 .hoursAgo(patched - 42)
                 .climate("67 °F", "52 %", "65 °F")
-                .coat("body")
-                .coat("flake")
+                .coat("body", "12 fl oz")
+                .coat("flake", "1.8 lb")
                 .hoursAgo(patched - 70)
                 .climate("67 °F", "52 %", "65 °F")
-                .coat("clear");
+                .coat("clear", "10 fl oz");
         DemoFloor corridor =
                 zone(job, "Corridor", Substrate.VCT, Use.SCHOOL, Map.of("length", "62' 0\"", "width", "8' 6\""));
         corridor.choose("resilient-urethane")

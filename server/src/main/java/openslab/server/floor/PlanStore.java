@@ -35,7 +35,11 @@ public class PlanStore implements DrawnFloors {
 
     /** @param facts by zone, reckoned when they are asked for */
     private record Reported(
-            int revision, UnitSystem units, FloorPlan plan, PlanReport report, Map<String, ZoneFacts.PlanFacts> facts) {}
+            int revision,
+            UnitSystem units,
+            FloorPlan plan,
+            PlanReport report,
+            Map<String, ZoneFacts.PlanFacts> facts) {}
 
     private static final Move NONE = new Move(0, 0);
     /** Of the plans that are kept reckoned: a place takes about a kilobyte and a half. */

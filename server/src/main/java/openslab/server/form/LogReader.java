@@ -79,7 +79,8 @@ final class LogReader {
         Map<String, Value> values = kept && retired(kind, subject) ? words(subject) : values(kind, subject, cycle);
         if (kind == LogEntry.Kind.BATCH && values != null) {
             LogEntry.overWasted(values)
-                    .ifPresent(most -> faults.add("values.wasted", values.get("wasted").typed(), most));
+                    .ifPresent(most ->
+                            faults.add("values.wasted", values.get("wasted").typed(), most));
         }
         String method = faults.line("method", form.method() == null ? "" : form.method(), 0, 40);
         Optional<Instrument> instrument = instrument(kind);

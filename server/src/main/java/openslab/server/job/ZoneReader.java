@@ -140,9 +140,7 @@ public class ZoneReader {
                                 .orElseThrow(
                                         () -> new IllegalStateException("zone " + id + " has no part of its plan")))
                         .orElseGet(() -> Shapes.of(choice.shape(), Value.bases(choice.values()))),
-                plan.isPresent()
-                        ? floors.facts(job.id(), id, job.facts().units())
-                        : ZoneFacts.PlanFacts.NONE,
+                plan.isPresent() ? floors.facts(job.id(), id, job.facts().units()) : ZoneFacts.PlanFacts.NONE,
                 choice.substrate(),
                 choice.use(),
                 choice.exposure(),

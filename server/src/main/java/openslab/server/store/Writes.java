@@ -11,7 +11,9 @@ import java.util.HexFormat;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
+import openslab.server.web.Declined;
 import openslab.server.web.NoSpace;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataAccessException;
@@ -67,11 +69,7 @@ public class Writes {
     public String once(UUID key, Object request, Supplier<String> write) {
         database.requireSpace();
         String fingerprint = fingerprint(request);
-        String result = settled(() -> done(key, fingerprint).orElseGet(() -> {
-            String id = write.get();
-            remember(key, fingerprint, id);
-            return id;
-        }));
+        String result = doneOnce(key, fingerprint, write);
         // also where another request did it: its answer is ours only once it is on disk
         try {
             durability.sync();
@@ -79,6 +77,19 @@ public class Writes {
             throw failed(e);
         }
         return result;
+    }
+
+    /** What is declined because the same was done a moment before, by the same tap, is answered as done. */
+    private String doneOnce(UUID key, String fingerprint, Supplier<String> write) {
+        try {
+            return settled(() -> done(key, fingerprint).orElseGet(() -> {
+                String id = write.get();
+                remember(key, fingerprint, id);
+                return id;
+            }));
+        } catch (InvalidInput | Refusal | Declined e) {
+            return done(key, fingerprint).orElseThrow(() -> e);
+        }
     }
 
     /**

@@ -51,6 +51,9 @@ class BodyFilter extends OncePerRequestFilter {
     private static final Problems.Told BUSY = new Problems.Told(
             HttpStatus.SERVICE_UNAVAILABLE, "busy", "Too many send something at this moment; try again.");
 
+    /** Of a body that is declined unread, bytes. */
+    private static final int HEARD_OUT = 1 << 16;
+
     private final Semaphore hands = new Semaphore(READING);
     private final Semaphore heavy = new Semaphore(HEAVY, true);
     private final Duration patience;
@@ -83,7 +86,8 @@ class BodyFilter extends OncePerRequestFilter {
         }
         long most = most(request.getRequestURI());
         if (!isKnown(request)) {
-            Problems.tell(
+            unread(
+                    request,
                     response,
                     new Problems.Told(
                             HttpStatus.UNSUPPORTED_MEDIA_TYPE,
@@ -92,9 +96,9 @@ class BodyFilter extends OncePerRequestFilter {
                                     + Text.shortened(String.valueOf(request.getContentType()), 80)
                                     + "."));
         } else if (request.getContentLengthLong() > most) {
-            Problems.tell(response, tooLong(most));
+            unread(request, response, tooLong(most));
         } else if (!hands.tryAcquire()) {
-            Problems.tell(response, BUSY);
+            unread(request, response, BUSY);
         } else {
             try {
                 pass(request, response, chain, most);
@@ -117,8 +121,22 @@ class BodyFilter extends OncePerRequestFilter {
                 heavy.release();
             }
         } else {
-            Problems.tell(response, BUSY);
+            unread(request, response, BUSY);
         }
+    }
+
+    /** Declined with its body still to come: nobody waits for that, or a slow sender would hold a thread that others need. */
+    private static void unread(HttpServletRequest request, HttpServletResponse response, Problems.Told told)
+            throws IOException {
+        // what has come already is taken: a sender whose words are thrown back at it does not hear why
+        var in = request.getInputStream();
+        for (int taken = 0; taken < HEARD_OUT && in.available() > 0; ) {
+            taken += in.skip(Math.min(HEARD_OUT, in.available()));
+        }
+        response.setHeader("Connection", "close");
+        Problems.tell(response, told);
+        response.getWriter().close();
+        throw new CloseNowException(told.detail());
     }
 
     /** A body that was refused is not read to its end either: without this the server would go on waiting for it. */

@@ -1,7 +1,7 @@
 package openslab.server.web;
 
 /** Somebody asked for a thing that does not exist. */
-public final class NotHere extends RuntimeException {
+public final class NotHere extends Declined {
     private final String field;
     private final String value;
 

@@ -13,6 +13,7 @@ import openslab.core.quantity.Refusal;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.dao.TransientDataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -21,6 +22,7 @@ import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.transaction.TransactionTimedOutException;
 import org.springframework.web.bind.MissingRequestHeaderException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -95,6 +97,16 @@ class Problems extends ResponseEntityExceptionHandler {
         var p = problem(
                 HttpStatus.SERVICE_UNAVAILABLE, "no-database", "The database does not answer; nothing was saved.");
         p.setProperty("remedy", "Try again: it goes on by itself as soon as the database answers.");
+        return p;
+    }
+
+    /** Others hold what this needs: neither theirs nor ours is wrong. */
+    @ExceptionHandler({TransientDataAccessException.class, TransactionTimedOutException.class})
+    ProblemDetail busy(Exception e) {
+        LOG.warn("too much at once", e);
+        var p = problem(
+                HttpStatus.SERVICE_UNAVAILABLE, "busy", "Others write the same at this moment; nothing was saved.");
+        p.setProperty("remedy", "Try again: it goes on by itself.");
         return p;
     }
 

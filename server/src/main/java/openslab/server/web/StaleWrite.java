@@ -3,7 +3,7 @@ package openslab.server.web;
 import java.util.List;
 
 /** A write that saw something older than what is stored: refused, with what changed since. */
-public final class StaleWrite extends RuntimeException {
+public final class StaleWrite extends Declined {
     /** One field that somebody changed. */
     public record Change(String field, String was, String is) {}
 
