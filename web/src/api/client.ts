@@ -399,6 +399,13 @@ export const layerBays = (where: InLayer) =>
 export const layerRecipeFields = (where: InLayer) =>
   get('/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}/recipe/fields', { in: where });
 
+/** What is thrown, in so many parts alike. */
+export const flakeSplit = (where: InLayer, sections: number) =>
+  get('/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/split', {
+    in: where,
+    query: { sections },
+  });
+
 /** What goes into each vessel of a layer's material; nothing is stored. */
 export const layerRecipe = (where: InLayer, body: RecipeForm) =>
   post('/api/jobs/{jobId}/zones/{zoneId}/layers/{layerId}/recipe', { in: where, body });

@@ -868,6 +868,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["split"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/stamps": {
         parameters: {
             query?: never;
@@ -2643,6 +2659,8 @@ export interface components {
             steps: components["schemas"]["StepSheet"][];
         };
         LayerBatches: {
+            /** Format: int32 */
+            earlier: number;
             later: components["schemas"]["NextBatch"][];
             logged: components["schemas"]["MixedBatch"][];
             next?: components["schemas"]["NextBatch"];
@@ -4398,6 +4416,7 @@ export interface components {
             marks: string;
             ratio: string;
             scoop?: string;
+            sections?: string;
             spread: string;
             units: string;
             vessel: string;
@@ -4407,6 +4426,7 @@ export interface components {
             /** @enum {string} */
             chemical: "NEUTRAL_CLEANER" | "DISH_SOAP" | "DEGREASER" | "STRIPPER" | "DESCALER" | "ETCH_GRANULES" | "ETCH_LIQUID" | "MURIATIC" | "BLEACH" | "AMMONIA" | "ACID_STAIN" | "ACCENT_WASH" | "STAIN_CONCENTRATE";
             concentrate: components["schemas"]["FigureView"];
+            of: string;
             order: string[];
             section: components["schemas"]["FigureView"];
             soda?: components["schemas"]["FigureView"];
@@ -6077,6 +6097,32 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["LayerPlanks"];
+                };
+            };
+        };
+    };
+    split: {
+        parameters: {
+            query: {
+                sections: number;
+            };
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+                layerId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FlakeSplit"];
                 };
             };
         };

@@ -47,6 +47,7 @@ export type CycleReport = Schemas['CycleReport'];
 export type Begin = Schemas['Begin'];
 export type LogView = Schemas['LogView'];
 export type FigureView = Schemas['FigureView'];
+export type FlakeSplit = Schemas['FlakeSplit'];
 export type SourceView = Schemas['SourceView'];
 export type Finding = Schemas['Finding'];
 export type Judgement = Schemas['Judgement'];

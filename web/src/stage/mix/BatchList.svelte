@@ -1,12 +1,10 @@
 <script lang="ts">
   import type { JobHead, LayerReport, LayerZone } from '../../api/types';
-  import { appClock } from '../../app/clock.svelte';
   import { outbox } from '../../app/outbox.svelte';
   import { jobHref } from '../../app/route.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
-  import Mark from '../../parts/Mark.svelte';
-  import { when } from '../../parts/time';
   import { upcoming } from './card/batch';
+  import MixedSoFar from './MixedSoFar.svelte';
   import RecipeTable from './RecipeTable.svelte';
 
   interface Props {
@@ -26,7 +24,6 @@
   const stamped = $derived(layer.steps.some((s) => s.id.endsWith('/stamp')));
   /** Somebody tapes planks on it. */
   const planked = $derived(layer.steps.some((s) => s.id.endsWith('tape-planks')));
-  const marks = { GO: 'GO', ADD: 'HOLD', DISCARD: 'STOP' } as const;
 </script>
 
 <section>
@@ -68,39 +65,7 @@
       >Mix another amount: a sample, half a kit, short cans, thinned, with grit</a
     >
   </p>
-  {#if zone.batches.logged.length + held.length > 0}
-    <h3>Mixed so far</h3>
-    <ul>
-      {#each zone.batches.logged as batch (batch.key)}
-        <li>
-          <b>{batch.number}</b>
-          {batch.amount} over {batch.area}{batch.bay ? `, ${batch.bay}` : ''}{batch.lot
-            ? `, lot ${batch.lot}`
-            : ''}
-          <small>{batch.by}, {when(new Date(batch.at), job.facts.timeZone, appClock.now)}</small>
-          {#if batch.weighed}
-            <Mark mark={marks[batch.weighed.call]} />
-            <small
-              >{batch.weighed.parts
-                .map((p) => `${p.part} ${p.shown?.text ?? ''}`)
-                .join(', ')}</small
-            >
-          {/if}
-        </li>
-      {/each}
-      {#each held as batch (batch.key)}
-        <li>
-          {batch.form.values['volume'] ?? batch.form.values['bags']} over {batch.form.values[
-            'area'
-          ]}
-          <small
-            >{batch.form.by}, {when(new Date(batch.form.at), job.facts.timeZone, appClock.now)},
-            waits for a signal</small
-          >
-        </li>
-      {/each}
-    </ul>
-  {/if}
+  <MixedSoFar {job} {zone} {layer} />
 </section>
 
 <style>
@@ -117,8 +82,7 @@
     margin-block: 14px 4px;
   }
 
-  .soft,
-  small {
+  .soft {
     font-size: 14px;
     color: var(--ink-soft);
   }
@@ -139,10 +103,5 @@
     display: inline-flex;
     align-items: center;
     min-block-size: var(--tap);
-  }
-
-  li {
-    padding-block: 6px;
-    border-block-start: 1px solid var(--line);
   }
 </style>

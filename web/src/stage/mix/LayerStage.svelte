@@ -11,11 +11,13 @@
   import StepRow from '../prep/StepRow.svelte';
   import BatchList from './BatchList.svelte';
   import ClockLadder from './ClockLadder.svelte';
+  import FlakeParts from './FlakeParts.svelte';
   import KitList from './KitList.svelte';
   import LayerColour from './LayerColour.svelte';
   import LayerDone from './LayerDone.svelte';
   import LayerPlan from './LayerPlan.svelte';
   import LayerUsed from './LayerUsed.svelte';
+  import MixedSoFar from './MixedSoFar.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -127,21 +129,11 @@
         />
       {/each}
     </ol>
-    {#if zone.batches.split}
-      <section>
-        <h2>Split the flake first</h2>
-        <p>
-          Weigh it out into {zone.batches.split.bays.value} equal parts before the first stir, one for
-          each bay. Throw upward and let it fall; not at spots.
-        </p>
-      </section>
-    {:else if layer.role !== 'BROADCAST'}
-      <BatchList {job} {zone} {layer} />
+    {#if layer.role === 'BROADCAST'}
+      <FlakeParts {job} {zone} {layer} />
+      <MixedSoFar {job} {zone} {layer} />
     {:else}
-      <section>
-        <h2>Batches</h2>
-        <p>{zone.batches.whyNot}</p>
-      </section>
+      <BatchList {job} {zone} {layer} />
     {/if}
     <LayerUsed {zone} {layer} buyHref={jobHref(job.id, zone.id, 'buy')} />
     {#if buying}<KitList {buying} zone={zone.id} href={jobHref(job.id, zone.id, 'buy')} />{/if}

@@ -58,6 +58,7 @@
         scoop: values['scoop'] ?? '',
         area: values['area'] ?? '',
         spread: values['spread'] ?? '',
+        sections: values['sections'] ?? '',
         units,
       });
     } catch (e) {
@@ -68,7 +69,10 @@
 
 {#if view && chosen}
   <form onsubmit={work} novalidate>
-    <Trouble {problem} shown={['ratio', 'last', 'vessel', 'marks', 'scoop', 'area', 'spread']} />
+    <Trouble
+      {problem}
+      shown={['ratio', 'last', 'vessel', 'marks', 'scoop', 'area', 'spread', 'sections']}
+    />
     <div class="grid">
       <ChoiceEntry label="What goes in" choices={view.chemicals} bind:value={chemical} />
       <TextEntry
@@ -109,7 +113,8 @@
         {mix.vessels}
         {mix.vessels === 1 ? 'vessel' : 'vessels'}, <FigureButton figure={mix.total} /> in all, <FigureButton
           figure={mix.section}
-        /> for 10 × 10 ft.
+        />
+        {mix.of}.
       </p>
       <ol>
         <li>

@@ -8,6 +8,7 @@ import static org.testng.Assert.expectThrows;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -62,6 +63,21 @@ public class QuantityTest {
             }
             assertEquals(Unit.of(unit.dimension(), UnitSystem.US).dimension(), unit.dimension());
         }
+    }
+
+    @Test
+    public void a_time_is_told_as_a_person_says_it() {
+        for (String told : List.of(
+                "PT40M 40 min", "PT2H30M 2.5 h", "PT26H 26 h", "P9D 9 days", "P150D 5 months", "PT35258H 4 years")) {
+            String[] both = told.split(" ", 2);
+            assertEquals(Show.span(Duration.parse(both[0])).replace('\u00a0', ' '), both[1]);
+        }
+    }
+
+    @Test
+    public void much_is_told_without_hundredths() {
+        assertEquals(Show.in(UnitSystem.US, Dimension.VOLUME, 196.34 * 3.785411784), "196\u00a0gal");
+        assertEquals(Show.in(UnitSystem.US, Dimension.VOLUME, 19.634 * 3.785411784), "19.63\u00a0gal");
     }
 
     /** Little of a volume or of a mass is told in what it is measured in, never as "0.00". */

@@ -48,7 +48,7 @@ public class WashTest {
             return;
         }
         for (double vessel : new double[] {0.4, 1, 2, 5}) {
-            var mix = WashMix.of(chemical, ratio, vessel * GAL, 40, SPREAD, UnitSystem.US);
+            var mix = WashMix.of(chemical, ratio, vessel * GAL, 40, SPREAD, 0, UnitSystem.US);
             double each = mix.water().base() + mix.concentrate().base();
             assertTrue(each <= vessel * GAL + 1e-9);
             assertEquals(each * mix.vessels(), mix.total().base(), 1e-9);
@@ -58,6 +58,29 @@ public class WashTest {
             Formula.assertRecomputes(mix.water());
             Formula.assertRecomputes(mix.concentrate());
             Formula.assertRecomputes(mix.waterLine());
+        }
+    }
+
+    /** 400 ft² at 100 ft²/gal: 4 gal in all; in quarters a gallon for 100 ft² each, in eight half a gallon; else by 10 × 10 ft. */
+    @Test
+    public void a_wash_is_parted_as_somebody_works() {
+        double ft2 = 0.09290304;
+        for (int sections : new int[] {0, 4, 8}) {
+            var mix = WashMix.of(
+                    Chemical.STRIPPER,
+                    Ratio.parse("ratio", "1:8"),
+                    5 * GAL,
+                    400 * ft2,
+                    100 * ft2 / GAL,
+                    sections,
+                    UnitSystem.US);
+            assertEquals(mix.section().base(), sections == 8 ? GAL / 2 : GAL, 1e-9);
+            assertEquals(
+                    mix.of().replace('\u00a0', ' '),
+                    sections == 0
+                            ? "for 10 × 10 ft"
+                            : "for each of " + sections + " sections, " + 400 / sections + " ft²");
+            Formula.assertRecomputes(mix.section());
         }
     }
 
@@ -74,25 +97,27 @@ public class WashTest {
     /** 1:4 of descaler is meant as one into four; four into one is stronger than any label goes. */
     @Test
     public void a_dose_the_wrong_way_round_is_refused_with_the_reason() {
-        WashMix.of(Chemical.DESCALER, Ratio.parse("ratio", "1:4"), 5 * GAL, 40, SPREAD, UnitSystem.US);
+        WashMix.of(Chemical.DESCALER, Ratio.parse("ratio", "1:4"), 5 * GAL, 40, SPREAD, 0, UnitSystem.US);
         for (String wrong : new String[] {"4:1", "80 %"}) {
             var e = org.testng.Assert.expectThrows(
                     InvalidInput.class,
                     () -> WashMix.of(
-                            Chemical.DESCALER, Ratio.parse("ratio", wrong), 5 * GAL, 40, SPREAD, UnitSystem.US));
+                            Chemical.DESCALER, Ratio.parse("ratio", wrong), 5 * GAL, 40, SPREAD, 0, UnitSystem.US));
             assertTrue(e.getMessage().contains("the other way round"), e.getMessage());
         }
         var neat = org.testng.Assert.expectThrows(
                 InvalidInput.class,
-                () -> WashMix.of(Chemical.DESCALER, Ratio.parse("ratio", "neat"), 5 * GAL, 40, SPREAD, UnitSystem.US));
+                () -> WashMix.of(
+                        Chemical.DESCALER, Ratio.parse("ratio", "neat"), 5 * GAL, 40, SPREAD, 0, UnitSystem.US));
         assertFalse(neat.getMessage().contains("the other way round"), "nothing turned round is neat");
         // 300 ft²/gal neat is how a profiler is used (TRADE 6)
         var profiler =
-                WashMix.of(Chemical.ETCH_LIQUID, Ratio.parse("ratio", "neat"), 5 * GAL, 40, SPREAD, UnitSystem.US);
+                WashMix.of(Chemical.ETCH_LIQUID, Ratio.parse("ratio", "neat"), 5 * GAL, 40, SPREAD, 0, UnitSystem.US);
         assertEquals(profiler.water().value(), 0, 1e-12);
         var weak = org.testng.Assert.expectThrows(
                 InvalidInput.class,
-                () -> WashMix.of(Chemical.STRIPPER, Ratio.parse("ratio", "1:100"), 5 * GAL, 40, SPREAD, UnitSystem.US));
+                () -> WashMix.of(
+                        Chemical.STRIPPER, Ratio.parse("ratio", "1:100"), 5 * GAL, 40, SPREAD, 0, UnitSystem.US));
         assertTrue(weak.getMessage().contains("only water"), weak.getMessage());
     }
 
@@ -110,7 +135,7 @@ public class WashTest {
     public void acid_goes_into_water_and_every_chemical_has_its_caution() {
         for (Chemical chemical : Chemical.values()) {
             assertTrue(chemical.strongest().thinness() < chemical.weakest().thinness(), chemical.name());
-            var mix = WashMix.of(chemical, chemical.strongest(), 5 * GAL, 40, SPREAD, UnitSystem.METRIC);
+            var mix = WashMix.of(chemical, chemical.strongest(), 5 * GAL, 40, SPREAD, 0, UnitSystem.METRIC);
             assertEquals(mix.order().get(0), "Water first, to its line.");
             assertEquals(mix.order().get(1).contains("never water into acid"), chemical.family() == Family.ACID);
             assertTrue(mix.caution().length() > 20);
@@ -150,7 +175,7 @@ public class WashTest {
         Formula.assertRecomputes(soda);
         // 10 gal of 1:3 mix, none of it used: 17.54 lb
         var mix = WashMix.of(
-                Chemical.MURIATIC, Ratio.parse("ratio", "1:3"), 5 * GAL, 10 * GAL * SPREAD, SPREAD, UnitSystem.US);
+                Chemical.MURIATIC, Ratio.parse("ratio", "1:3"), 5 * GAL, 10 * GAL * SPREAD, SPREAD, 0, UnitSystem.US);
         assertEquals(Unit.POUND.fromBase(mix.soda().orElseThrow().base()), 17.54, 0.01);
         assertEquals(mix.vessels(), 2);
     }
@@ -160,7 +185,7 @@ public class WashTest {
     public void powder_is_told_in_bags_and_adds_nothing_to_the_pail() {
         for (double vessel : new double[] {1, 2, 5, 12.5}) {
             Ratio bags = Ratio.parse("ratio", "1 bag/2 gal");
-            var mix = WashMix.of(Chemical.ETCH_GRANULES, bags, vessel * GAL, 40, SPREAD, UnitSystem.US);
+            var mix = WashMix.of(Chemical.ETCH_GRANULES, bags, vessel * GAL, 40, SPREAD, 0, UnitSystem.US);
             assertEquals(mix.water().base() * mix.vessels(), mix.total().base(), 1e-9);
             assertEquals(mix.concentrate().value() * 2 * GAL, mix.water().base(), 1e-9);
             assertEquals(mix.waterLine().value(), 100.0);
@@ -174,6 +199,7 @@ public class WashTest {
                 5 * GAL,
                 5 * GAL * SPREAD,
                 SPREAD,
+                0,
                 UnitSystem.US);
         assertEquals(five.concentrate().value(), 2.5, 1e-9);
         assertEquals(Ratio.parse("r", "1 pack in 10 L").bagL(), 10.0, 1e-9);
@@ -182,11 +208,12 @@ public class WashTest {
             assertThrows(
                     InvalidInput.class,
                     () -> WashMix.of(
-                            Chemical.ETCH_GRANULES, Ratio.parse("r", wrong), 5 * GAL, 40, SPREAD, UnitSystem.US));
+                            Chemical.ETCH_GRANULES, Ratio.parse("r", wrong), 5 * GAL, 40, SPREAD, 0, UnitSystem.US));
         }
         assertThrows(
                 InvalidInput.class,
-                () -> WashMix.of(Chemical.MURIATIC, Ratio.parse("r", "1 bag/2 gal"), GAL, 40, SPREAD, UnitSystem.US));
+                () -> WashMix.of(
+                        Chemical.MURIATIC, Ratio.parse("r", "1 bag/2 gal"), GAL, 40, SPREAD, 0, UnitSystem.US));
         assertThrows(InvalidInput.class, () -> Ratio.parse("r", "1 bag/5 ft²"));
     }
 
@@ -194,7 +221,7 @@ public class WashTest {
     @Test
     public void water_stands_at_a_line_of_the_pail() {
         var mix = WashMix.of(
-                Chemical.DESCALER, Ratio.parse("r", "1:4"), 5 * GAL, 5 * GAL * SPREAD, SPREAD, UnitSystem.US);
+                Chemical.DESCALER, Ratio.parse("r", "1:4"), 5 * GAL, 5 * GAL * SPREAD, SPREAD, 0, UnitSystem.US);
         assertEquals(mix.mark(5, 5 * GAL, UnitSystem.US).value(), 4.0, 1e-9);
         assertEquals(mix.mark(10, 5 * GAL, UnitSystem.US).value(), 8.0, 1e-9);
         Formula.assertRecomputes(mix.mark(3, 5 * GAL, UnitSystem.US));
@@ -211,7 +238,7 @@ public class WashTest {
 
     @Test
     public void a_metric_crew_reads_litres_and_millilitres() {
-        var mix = WashMix.of(Chemical.STRIPPER, Ratio.parse("ratio", "1:8"), 10, 90, 5, UnitSystem.METRIC);
+        var mix = WashMix.of(Chemical.STRIPPER, Ratio.parse("ratio", "1:8"), 10, 90, 5, 0, UnitSystem.METRIC);
         assertEquals(mix.vessels(), 2);
         assertEquals(mix.total().text(), "18.00\u00a0L");
         assertEquals(mix.water().text(), "8.00\u00a0L");

@@ -118,7 +118,7 @@ final class OneTruth {
         JsonNode batches = stage.path("batches");
         JsonNode next = batches.path("next");
         double bare = used.isObject() ? base(used.path("bare")) : on ? 0 : floorM2;
-        int logged = batches.path("logged").size();
+        int logged = batches.path("logged").size() + batches.path("earlier").asInt();
         assertEquals(logged, layer.path("batchesLogged").asInt(), here + "batches");
         if (bare == 0) {
             assertTrue(!next.isObject(), here + "a batch for a floor that is covered");

@@ -13,7 +13,6 @@ import openslab.core.product.Material;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
-import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
 import openslab.core.survey.Finding;
@@ -103,7 +102,6 @@ record CoatDone(ZoneFacts zone, LayerChoice layer, LogEntry coat, UnitSystem sys
     }
 
     private static String hours(Instant from, Instant to) {
-        long minutes = Math.round(Duration.between(from, to).toSeconds() / 60.0);
-        return minutes < 100 ? Show.in(Unit.MINUTE, minutes) : Show.in(Unit.HOUR, minutes);
+        return Show.span(Duration.between(from, to));
     }
 }

@@ -506,7 +506,7 @@ public final class Conduct {
     }
 
     private static String hours(Instant from, Instant to) {
-        return Show.in(Unit.HOUR, Duration.between(from, to).toMinutes());
+        return Show.span(Duration.between(from, to));
     }
 
     private List<Finding> coat(LogEntry e) {

@@ -25,16 +25,18 @@ import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
+import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
+import openslab.core.quantity.Worksheet;
 
 /**
  * The batches of one layer: as they are planned, those that were mixed, and the next.
  *
  * @param plan empty for a broadcast and where the pot life is not known; {@code whyNot} then says why
  * @param split of a broadcast, by the batches of the coat that it is thrown into
- * @param logged in the order in which they were mixed
+ * @param logged in the order in which they were mixed, the last {@value #MOST_LOGGED}; {@code earlier} how many before these
  * @param next empty where the layer has no batches, or is on
  * @param later the first batch of each run after it, so that whoever has no signal goes on; {@value #MOST_LATER} at most
  */
@@ -43,9 +45,13 @@ public record LayerBatches(
         String whyNot,
         Optional<FlakeSplit> split,
         List<MixedBatch> logged,
+        int earlier,
         Optional<NextBatch> next,
         List<NextBatch> later) {
     private static final int MOST_LATER = 12;
+
+    /** The others stand in the logbook. */
+    private static final int MOST_LOGGED = 30;
 
     /**
      * A batch that was mixed.
@@ -100,6 +106,19 @@ public record LayerBatches(
         return new Writing(zone, bays, system, now).of(layer, layers);
     }
 
+    /** What is thrown, in so many parts alike, whatever the batches below it. */
+    public static FlakeSplit split(ZoneFacts zone, LayerChoice thrown, int sections, UnitSystem system) {
+        var w = new Worksheet(system);
+        w.given("k", "asked for", sections, Unit.ONE);
+        Figure parts = w.figure("sections", "n", "k", sections, Unit.ONE, Source.arithmetic("as it was asked for"));
+        return FlakeSplit.of(
+                zone.area(system).base(),
+                zone.taken(thrown).broadcast().orElseThrow(),
+                parts,
+                zone.mixing(thrown),
+                system);
+    }
+
     /** A plan, or why there is none. */
     private record Planned(Optional<BatchPlan> plan, String whyNot) {}
 
@@ -114,12 +133,15 @@ public record LayerBatches(
             boolean bare = layer.used().map(u -> u.bare().value() > 0).orElse(!layer.coated());
             List<NextBatch> next = layer.coated() || !bare
                     ? List.of()
-                    : planned.plan().map(p -> from(logged.size() + 1, sheet, p)).orElse(List.of());
+                    : planned.plan()
+                            .map(p -> from(layer.batchesLogged() + 1, sheet, p))
+                            .orElse(List.of());
             return new LayerBatches(
                     planned.plan(),
                     !bare && !layer.coated() ? COVERED : planned.whyNot(),
                     Optional.empty(),
                     logged,
+                    layer.batchesLogged() - logged.size(),
                     next.stream().findFirst(),
                     next.stream().skip(1).toList());
         }
@@ -128,7 +150,7 @@ public record LayerBatches(
             ProductSheet sheet = zone.taken(choice(layer));
             var logged = new ArrayList<MixedBatch>();
             List<LogEntry> entries = zone.unstruck(LogEntry.Kind.BATCH, layer.id());
-            for (int i = 0; i < entries.size(); i++) {
+            for (int i = Math.max(0, entries.size() - MOST_LOGGED); i < entries.size(); i++) {
                 LogEntry e = entries.get(i);
                 logged.add(new MixedBatch(
                         e.key(),
@@ -184,6 +206,7 @@ public record LayerBatches(
                     split.isPresent() ? "" : "The layer below has no batches yet to split it by.",
                     split,
                     logged(layer),
+                    Math.max(0, layer.batchesLogged() - MOST_LOGGED),
                     Optional.empty(),
                     List.of());
         }

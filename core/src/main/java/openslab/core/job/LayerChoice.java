@@ -64,7 +64,7 @@ public record LayerChoice(
         return LayUp.prefix(id) + way.coat().id();
     }
 
-    boolean isBroadcast() {
+    public boolean isBroadcast() {
         return sheet.broadcast().isPresent();
     }
 }

@@ -109,6 +109,7 @@ public record PrepSheet(
                                     system == UnitSystem.US ? US_PAIL_L : METRIC_PAIL_L,
                                     extent.floorM2(),
                                     dose.orElseThrow().spreadM2PerL(s.ratio()),
+                                    0,
                                     system)),
                     dose.isPresent() && strength.isEmpty() ? "The test patch says how strong." : "",
                     patch

@@ -9,7 +9,7 @@ import openslab.core.quantity.Worksheet;
 
 /** The broadcast weighed out into as many equal parts as there are bays, so that the last bay is not bald. */
 public record FlakeSplit(Figure bays, Figure each) {
-    /** @param bays as many as the layer below has batches */
+    /** @param bays how many parts: as many as the layer below has batches, or as somebody asks for */
     public static FlakeSplit of(double areaM2, Broadcast broadcast, Figure bays, Crew crew, UnitSystem system) {
         Figure whole = TakeOff.mass(areaM2, broadcast, crew.allowance(), system);
         var w = new Worksheet(system);

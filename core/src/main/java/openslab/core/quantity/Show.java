@@ -3,6 +3,7 @@ package openslab.core.quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.math.RoundingMode;
+import java.time.Duration;
 
 /** Numbers as a person reads them: half-up, thousands set apart by a thin space, a real minus sign. */
 public final class Show {
@@ -10,6 +11,8 @@ public final class Show {
     private static final char MINUS = '\u2212';
     private static final int WORKING_DIGITS = 7;
     private static final int LITTLE_DIGITS = 2;
+    /** Of so many litres or gallons nobody measures a hundredth. */
+    private static final double MUCH = 100;
     /** Of one: what a sum leaves of a whole number in its last bits is one. */
     private static final double HAIR = 1e-9;
 
@@ -38,10 +41,30 @@ public final class Show {
     static String readable(Unit unit, double base) {
         Unit read = Unit.readable(unit, base);
         if (read == unit) {
-            return in(unit, base);
+            boolean much = unit.dimension() == Dimension.VOLUME && Math.abs(unit.fromBase(base)) >= MUCH;
+            return much ? in(unit, base, 0) : in(unit, base);
         }
         return significant(read, base, LITTLE_DIGITS);
     }
+
+    /** How long something takes or took, as a person says it: "40 min", "26 h", "9 days", "5 months", "4 years". */
+    public static String span(Duration time) {
+        double minutes = Math.abs(time.toSeconds()) / 60.0;
+        if (minutes < 100) {
+            return in(Unit.MINUTE, minutes, 0);
+        }
+        double hours = Unit.HOUR.fromBase(minutes);
+        if (hours < 48) {
+            return in(Unit.HOUR, minutes, hours < 10 ? 1 : 0);
+        }
+        double days = Unit.DAY.fromBase(minutes);
+        return days < 60
+                ? number(days, 0) + " days"
+                : days < 730 ? number(days / MONTH, 0) + " months" : number(days / YEAR, 0) + " years";
+    }
+
+    private static final double YEAR = 365.25;
+    private static final double MONTH = YEAR / 12;
 
     /** With so many digits that say something, no fewer decimals than its unit is read with, and no zeros for show. */
     public static String significant(Unit unit, double base, int digits) {

@@ -14,6 +14,8 @@ import openslab.core.job.LayerBatches;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LayerMoisture;
 import openslab.core.job.LayerReport;
+import openslab.core.mix.FlakeSplit;
+import openslab.core.quantity.InvalidInput;
 import openslab.core.system.FloorSystem;
 import openslab.core.system.LayerChecks;
 import openslab.server.buy.TakeOffs;
@@ -159,6 +161,26 @@ class LayStageController {
                     LaySheet.of(zone.facts(), choice, paces.all(), zone.units(), zone.now()),
                     photos.of(jobId));
         });
+    }
+
+    /** OURS: nobody throws a floor in more parts. */
+    private static final int MOST_SECTIONS = 1000;
+
+    /** What is thrown, in as many parts as somebody asks for. */
+    @GetMapping("/layers/{layerId}/split")
+    FlakeSplit split(
+            @PathVariable UUID jobId,
+            @PathVariable UUID zoneId,
+            @PathVariable String layerId,
+            @RequestParam int sections) {
+        if (sections < 1 || sections > MOST_SECTIONS) {
+            throw new InvalidInput("sections", String.valueOf(sections), "a whole number from 1 to " + MOST_SECTIONS);
+        }
+        return reader.zone(jobId, zoneId, zone -> zone.facts().layers().stream()
+                .filter(l -> l.id().equals(layerId) && l.isBroadcast())
+                .findFirst()
+                .map(l -> LayerBatches.split(zone.facts(), l, sections, zone.units()))
+                .orElseThrow(() -> new NotHere("layerId", layerId)));
     }
 
     private static KnownZone zone(KnownJob job, UUID zoneId) {

@@ -61,6 +61,7 @@ class WashController {
      * @param ratio as it is written on the label
      * @param marks how many lines the vessel has, apart alike; empty for none
      * @param scoop what a level scoop holds; empty where nobody measures with one
+     * @param sections in how many parts it is worked; empty for 10 × 10 ft at a time
      * @param last what was used on this floor before and may still be there; empty for nothing
      */
     record WashForm(
@@ -71,6 +72,7 @@ class WashController {
             @Nullable String scoop,
             String area,
             String spread,
+            @Nullable String sections,
             String last,
             String units) {}
 
@@ -98,11 +100,15 @@ class WashController {
             50,
             "75 ft²/gal, 1.8 m²/L is usual for acid");
 
+    private static final Field SECTIONS = Field.quantity(
+                    "sections", "Worked in so many sections", Unit.ONE, 1, 1000, "4 for quarters; empty: 10 × 10 ft")
+            .ifWanted();
+
     @GetMapping
     WashesView washes() {
         return new WashesView(
                 Arrays.stream(Chemical.values()).map(ChemicalView::of).toList(),
-                List.of(VESSEL, MARKS, Asked.SCOOP, AREA, SPREAD));
+                List.of(VESSEL, MARKS, Asked.SCOOP, AREA, SPREAD, SECTIONS));
     }
 
     @PostMapping
@@ -121,10 +127,19 @@ class WashController {
         Value scoop = scooped ? faults.read(() -> Asked.SCOOP.parse("scoop", form.scoop(), units)) : null;
         Value area = faults.read(() -> AREA.parse("area", form.area(), units));
         Value spread = faults.read(() -> SPREAD.parse("spread", form.spread(), units));
+        boolean parted = form.sections() != null && !form.sections().isBlank();
+        Value sections = parted ? faults.read(() -> SECTIONS.parse("sections", form.sections(), units)) : null;
         Optional<String> never = last == null ? Optional.empty() : Chemical.never(chemical, last);
         never.ifPresent(why -> faults.add("last", last.label(), "something that may meet it. " + why));
         faults.check();
-        WashMix mix = WashMix.of(chemical, ratio, vessel.base(), area.base(), spread.base(), units);
+        WashMix mix = WashMix.of(
+                chemical,
+                ratio,
+                vessel.base(),
+                area.base(),
+                spread.base(),
+                parted ? (int) Math.round(sections.base()) : 0,
+                units);
         return new MixView(
                 mix,
                 Optional.ofNullable(marks).map(m -> mix.mark((int) m.base(), vessel.base(), units)),

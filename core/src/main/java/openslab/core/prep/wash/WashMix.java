@@ -15,7 +15,7 @@ import openslab.core.quantity.Worksheet;
  * A wash for so much floor in so many vessels, each filled alike.
  *
  * @param words the ratio, said so that nobody takes one for the other
- * @param section of it, for a part that is worked at once
+ * @param section of it, for a part that is worked at once; {@code of} which part that is: "for each of 4 sections"
  * @param vessels how many fillings
  * @param water first into each vessel; {@code concentrate} after it
  * @param waterLine how high the water stands in a straight pail, percent of the filling
@@ -28,6 +28,7 @@ public record WashMix(
         String words,
         Figure total,
         Figure section,
+        String of,
         int vessels,
         Figure water,
         Figure concentrate,
@@ -47,10 +48,17 @@ public record WashMix(
      * @param vesselL how much a vessel is filled to
      * @param areaM2 of floor to be washed
      * @param spreadM2PerL how far a litre of the mix goes
+     * @param sections in how many parts alike it is worked; 0 where nobody said: then the usual 10 × 10 ft at a time
      * @throws InvalidInput where the dose is stronger than the label goes, or so weak that it is water
      */
     public static WashMix of(
-            Chemical chemical, Ratio ratio, double vesselL, double areaM2, double spreadM2PerL, UnitSystem system) {
+            Chemical chemical,
+            Ratio ratio,
+            double vesselL,
+            double areaM2,
+            double spreadM2PerL,
+            int sections,
+            UnitSystem system) {
         requirePlausible(chemical, ratio);
         Unit volume = Unit.of(Dimension.VOLUME, system);
         Unit dosed = system == UnitSystem.US ? Unit.FLUID_OUNCE : Unit.MILLILITRE;
@@ -63,7 +71,10 @@ public record WashMix(
                 chemical.label(),
                 ratio.words(),
                 spread("mix for the floor", areaM2, spreadM2PerL, system),
-                spread("mix for one section", SECTION_M2, spreadM2PerL, system),
+                spread("mix for one section", sections > 0 ? areaM2 / sections : SECTION_M2, spreadM2PerL, system),
+                sections > 0
+                        ? "for each of " + sections + " sections, " + Show.in(system, Dimension.AREA, areaM2 / sections)
+                        : "for 10 × 10 ft",
                 vessels,
                 share("water in each", "V·n/(n+1)", filledL, filledL - concentrateL, ratio, volume, system),
                 ratio.isBags()

@@ -96,8 +96,7 @@ public final class Climate implements TestMethod {
         findings.add(dewMargin(r, site));
         if (r.at().plus(FRESH).isBefore(site.now())) {
             findings.add(Finding.of("climate-fresh", r)
-                    .measured("read "
-                            + Show.number(Duration.between(r.at(), site.now()).toMinutes() / 60.0, 0) + " h ago")
+                    .measured("read " + Show.span(Duration.between(r.at(), site.now())) + " ago")
                     .needed("within 12 h", Source.ours("air and slab change within the day"))
                     .watch(
                             "air and slab read long ago",
