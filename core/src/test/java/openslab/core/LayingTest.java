@@ -5,6 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +18,7 @@ import openslab.core.course.Gate;
 import openslab.core.course.Progress;
 import openslab.core.course.Step;
 import openslab.core.course.Wait;
+import openslab.core.floor.Use;
 import openslab.core.job.BuildUpGuard;
 import openslab.core.job.Conduct;
 import openslab.core.job.LayerChoice;
@@ -30,7 +32,9 @@ import openslab.core.mix.TakeOff;
 import openslab.core.mix.Used;
 import openslab.core.product.Broadcast;
 import openslab.core.product.Chemistry;
+import openslab.core.product.Clock;
 import openslab.core.product.Concentrate;
+import openslab.core.product.Exposure;
 import openslab.core.product.Laid;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Liquid;
@@ -290,6 +294,78 @@ public class LayingTest {
                 (timer.closes().orElseThrow().toEpochMilli() - Stories.START.toEpochMilli()) / 60_000.0, 94.87, 0.01);
         var cold = new SlabHistory(List.of(new SlabHistory.Read(Stories.START, 2)));
         assertTrue(window.from(Stories.START, cold).ready().isEmpty());
+    }
+
+    /** Placed at 11 h on 20 °C: 20 °C is 0.6 of the way from 10 °C to 80 °F, so 180 · (15/180)^0.6 = 40.5 min open it and 300 · 0.1^0.6 = 75.4 close it. */
+    @Test
+    public void what_is_stamped_after_its_window_is_told() {
+        LayStep place = step(LayWorks.PLACE, LayWait.NONE, Optional.empty(), true);
+        var curves = new LayWait.Window(
+                Stories.curve(10, 180, Unit.FAHRENHEIT.toBase(80), 15),
+                Stories.curve(10, 300, Unit.FAHRENHEIT.toBase(80), 30),
+                "a hand only just dents it");
+        LayStep watch = step(LayWorks.WATCH, curves, LayGates.find("dents"), false);
+        LayStep stamp = step(LayWorks.STAMP, LayWait.NONE, LayGates.find("prints"), false);
+        var sheet = Stories.of(new Powder(22, 12, 4, 5, 0, 0, 0.006, 0.012), Chemistry.CEMENT);
+        var overlay = new LayerChoice(
+                "overlay",
+                "Overlay",
+                LayerRole.OVERLAY,
+                sheet,
+                new Way("stamped", List.of(place, watch, stamp)),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+        for (double minutes : new double[] {70, 80}) {
+            var story = ready().slab(20)
+                    .layers(List.of(overlay))
+                    .coat(11, "overlay")
+                    .gate(11.7, "overlay/dents", "dents=dents");
+            story.entry(LogEntry.Kind.DONE, "overlay/stamp", "", 11 + minutes / 60, List.of(), "");
+            boolean late = minutes > 75.4;
+            assertEquals(
+                    story.at(13).conduct().stream()
+                            .filter(c -> c.subject().equals("overlay/stamp"))
+                            .flatMap(c -> rules(c.findings()).stream())
+                            .anyMatch("after-its-window"::equals),
+                    late,
+                    minutes + " min");
+        }
+    }
+
+    private static LayStep step(
+            openslab.core.course.work.Work work,
+            LayWait waits,
+            Optional<openslab.core.course.Gate> gate,
+            boolean coat) {
+        return new LayStep(work, "", work.title(), "Do it.", "It is so.", List.of(), gate, waits, List.of(), coat);
+    }
+
+    /** Out of doors a sheet's word on rain is a clock like the others; indoors nobody asks. */
+    @Test
+    public void rain_is_a_clock_where_it_rains() {
+        var liquid = Stories.liquid("Clear", LayerRole.CLEAR, 5, Map.of());
+        var handling = new openslab.core.product.Handling(
+                0, 0, 0, "", openslab.core.product.Fan.UNSAID, 360, 0, openslab.core.product.Dosing.SILENT);
+        var sheet = new ProductSheet(
+                liquid.slug(),
+                liquid.name(),
+                liquid.role(),
+                liquid.material(),
+                liquid.limits(),
+                liquid.clocks(),
+                liquid.kits(),
+                liquid.resealYears(),
+                liquid.traits(),
+                handling,
+                liquid.advice());
+        for (var exposure : List.of(Exposure.SUN, Exposure.INDOORS)) {
+            var story = ready().used(Use.PATIO, exposure)
+                    .layers(List.of(LayerChoice.of("clear", sheet, Optional.empty())))
+                    .coat(11, "clear");
+            Optional<Instant> rain = layer(story.at(12), "clear").at(Clock.RAIN);
+            assertEquals(rain, exposure == Exposure.SUN ? Optional.of(Stories.moment(17)) : Optional.empty());
+        }
     }
 
     @DataProvider

@@ -24,6 +24,7 @@ import openslab.core.practice.School;
 import openslab.core.prep.Condition;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.ProfileNeed;
+import openslab.core.prep.SiteLimit;
 import openslab.core.prep.SiteLimits;
 import openslab.core.prep.wash.Dose;
 import openslab.core.product.Chemistry;
@@ -230,7 +231,7 @@ public class PracticesTest {
     @Test
     public void sealers_come_in_two_coats_or_three_of_solvent_or_of_water() {
         Place outside = Place.at(Exposure.SUN);
-        Place home = new Place(Exposure.INDOORS, false, false, true);
+        Place home = new Place(Exposure.INDOORS, false, false, true, false);
         assertEquals(proposed(SEALED, Practices.USUAL, outside), "stain=stain sealer-1=solvent sealer-2=solvent");
         assertEquals(proposed(SEALED, Practices.USUAL, home), "stain=stain sealer-1=water sealer-2=water");
         assertEquals(
@@ -239,6 +240,17 @@ public class PracticesTest {
         assertEquals(
                 proposed(SEALED, of("sealer-coats", "THREE").with(of("sealer-carrier", "WATER")), outside),
                 "stain=stain sealer-1=water sealer-2=water sealer-3=water");
+    }
+
+    /** Whoever ticks that people are in the building need not say once more that it may not smell. */
+    @Test
+    public void schools_follow_the_place() {
+        var place = new SiteLimits(true, true, Set.of(SiteLimit.OCCUPIED, SiteLimit.QUIET));
+        Place told = new Stories().at(place).facts().surroundings();
+        assertTrue(told.livedIn());
+        assertTrue(told.quiet());
+        assertEquals(proposed(SEALED, Practices.USUAL, told), "stain=stain sealer-1=water sealer-2=water");
+        assertTrue(!new Stories().facts().surroundings().livedIn());
     }
 
     @Test
@@ -250,8 +262,8 @@ public class PracticesTest {
                 layer("primer", LayerRole.PRIMER, "primer", "", "where it is thirsty"),
                 layer("coat", LayerRole.OVERLAY, "coat", "", ""));
         Place tight = Place.at(Exposure.INDOORS);
-        Place thirsty = new Place(Exposure.INDOORS, true, false, false);
-        Place old = new Place(Exposure.INDOORS, false, true, false);
+        Place thirsty = new Place(Exposure.INDOORS, true, false, false, false);
+        Place old = new Place(Exposure.INDOORS, false, true, false, false);
         assertEquals(proposed(kit, Practices.USUAL, tight), "coat=coat");
         assertEquals(proposed(kit, Practices.USUAL, thirsty), "primer=primer coat=coat");
         assertEquals(proposed(kit, Practices.USUAL, old), "coat=coat");

@@ -94,6 +94,9 @@ public final class Stories {
         Map<Clock, TemperatureCurve> clocks = new EnumMap<>(Clock.class);
         double[] at20 = {40, 600, 2880, 1440, 2160, 4320, 10_080, 10_080, 14_400};
         for (Clock clock : Clock.values()) {
+            if (clock == Clock.RAIN) {
+                continue;
+            }
             double minutes = at20[clock.ordinal()];
             clocks.put(clock, curve(10, 2 * minutes, 20, minutes, 30, minutes / 2));
         }

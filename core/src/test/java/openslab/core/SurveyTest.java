@@ -212,6 +212,41 @@ public class SurveyTest {
                 .isPresent());
     }
 
+    /** SYSTEMS 1: air of 40 to 85 °F. The slab is right in all four; a sheet that is silent of the air is asked nothing of it. */
+    @Test
+    public void the_air_is_held_against_the_air() {
+        for (String told : List.of("86 °F HOLD", "85 °F GO", "40 °F GO", "39 °F HOLD")) {
+            String[] both = told.split(" (?=[A-Z])");
+            Limits l = Stories.LIMITS;
+            double inf = Double.POSITIVE_INFINITY;
+            var asks = new Limits.Asks(0, 0, inf, 0, 0, 0, Unit.FAHRENHEIT.toBase(40), Unit.FAHRENHEIT.toBase(85));
+            var kit = new Limits(
+                    l.mverMaxLb(),
+                    l.slabRhMaxPct(),
+                    l.phMin(),
+                    l.phMax(),
+                    l.slabMinC(),
+                    l.slabMaxC(),
+                    l.airRhMaxPct(),
+                    l.dewMarginK(),
+                    l.minAgeDays(),
+                    l.cspMin(),
+                    l.cspMax(),
+                    l.shields(),
+                    asks,
+                    "kit");
+            var story = new Stories().reading(0, "climate", "", "air=" + both[0] + " rh=30 % slab=20 °C");
+            for (Limits limits : List.of(kit, l)) {
+                var site = new Site(limits, Substrate.BARE_CONCRETE, 80, UnitSystem.US, Stories.moment(0));
+                List<String> air = story.facts().survey().judge(site).findings().stream()
+                        .filter(f -> f.rule().equals("air-temperature"))
+                        .map(f -> f.verdict().name())
+                        .toList();
+                assertEquals(air, limits == kit ? List.of(both[1]) : List.of(), told);
+            }
+        }
+    }
+
     /** A sheet that asks for 5 °F passes at 2.89 K, and says so by its own name, not by the standard's 3 K. */
     @Test
     public void a_dew_margin_is_the_sheets_own() {
@@ -280,7 +315,7 @@ public class SurveyTest {
                                 3,
                                 5,
                                 false,
-                                new Limits.Asks(1.4, 1e6, 1e9, 0.42, 17.23, 0.0889),
+                                new Limits.Asks(1.4, 1e6, 1e9, 0.42, 17.23, 0.0889, 5, 29),
                                 "asking")),
                 "asking");
         return new Site(limits, Substrate.BARE_CONCRETE, 80, UnitSystem.METRIC, Stories.moment(0));

@@ -18,6 +18,7 @@ import openslab.core.course.Deed;
 import openslab.core.course.Gate;
 import openslab.core.course.Staging;
 import openslab.core.course.Step;
+import openslab.core.course.Wait;
 import openslab.core.cure.CureTime;
 import openslab.core.mix.Used;
 import openslab.core.prep.Gates;
@@ -170,8 +171,8 @@ public final class Conduct {
     }
 
     /**
-     * Everything in the log that something stood against, oldest first. A step is looked at where today's course does not fit it, or
-     * where a reason was given for it: without one nothing that stood against it was taken.
+     * Everything in the log that something stood against, oldest first. A step is looked at where today's course does not fit it, where it
+     * came after its window, or where a reason was given for it: without one nothing that stood against it was taken.
      */
     List<Stood> all() {
         Set<String> odd = run(zone).course().misfits().stream()
@@ -182,6 +183,7 @@ public final class Conduct {
         zone.layers().forEach(l -> laid(l).misfits().stream()
                 .filter(m -> m.kind() != Course.Misfit.Kind.ELSEWHERE)
                 .forEach(m -> odd.add(m.deed().key())));
+        zone.layers().forEach(l -> odd.addAll(tooLate(laid(l)).keySet()));
         for (LogEntry e : zone.unstruck()) {
             if (isCoat(e) || odd.contains(e.key()) || !e.note().isBlank()) {
                 add(stood, e, against(e));
@@ -340,6 +342,7 @@ public final class Conduct {
     private List<Finding> laying(LogEntry e, LayerChoice layer) {
         Course course = keys.contains(e.key()) ? laid(layer) : LayLog.with(zone, layer, e, system);
         var findings = new ArrayList<>(misfits(e, course));
+        afterItsWindow(e, course).ifPresent(findings::add);
         if (e.kind() == LogEntry.Kind.BEGUN) {
             unstaged(zone.steps(layer), e).ifPresent(findings::add);
         }
@@ -348,6 +351,41 @@ public final class Conduct {
             findings.addAll(beginning(layer, e.at()));
         }
         return findings;
+    }
+
+    private Optional<Finding> afterItsWindow(LogEntry e, Course course) {
+        return Optional.ofNullable(tooLate(course).get(e.key())).map(turn -> Finding.of("after-its-window")
+                .measured(hours(turn.closed(), e.at()) + " after its window had closed")
+                .needed("while it lasts", OURS)
+                .hold(
+                        "\"" + title(turn.turn()) + "\" came after its window",
+                        "What has set by then takes no print and no edge any more: it tears or cracks.",
+                        "Try it where it is seen least; what does not take comes off before it hardens."));
+    }
+
+    /** A step that was done when its window had closed. */
+    private record Late(Course.Turn turn, Instant closed) {}
+
+    /** What has to be done while a window lasts, by the step that waits for it or the one after it, and came too late; by its deed. */
+    private static Map<String, Late> tooLate(Course course) {
+        Map<String, Late> late = new HashMap<>();
+        Optional<Instant> before = Optional.empty();
+        for (Course.Turn turn : course.turns()) {
+            Optional<Instant> own = closes(turn);
+            Optional<Instant> closed = own.isPresent() ? own : before;
+            Optional<Deed> deed = turn.done().or(turn::tested);
+            if (closed.isPresent()
+                    && deed.isPresent()
+                    && closed.get().isBefore(deed.get().at())) {
+                late.put(deed.get().key(), new Late(turn, closed.get()));
+            }
+            before = own;
+        }
+        return late;
+    }
+
+    private static Optional<Instant> closes(Course.Turn turn) {
+        return turn.timer().flatMap(Wait.Timer::closes);
     }
 
     private static List<Finding> misfits(LogEntry e, Course course) {

@@ -5,12 +5,17 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import openslab.core.cure.CureTime;
 import openslab.core.cure.Readiness;
 import openslab.core.cure.Spell;
 import openslab.core.product.Clock;
+import openslab.core.product.Exposure;
 import openslab.core.product.ProductSheet;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
 
 /** When each layer starts, from what was logged, what was planned, and what the layer below allows. */
 final class LayerSchedule {
@@ -56,9 +61,37 @@ final class LayerSchedule {
         OptionalDouble slabC = slabC(started, start.orElse(now), zone);
         List<LayerReport.TimedClock> clocks = Arrays.stream(Clock.values())
                 .filter(c -> sheet.curve(c).isPresent())
+                .filter(c -> c != Clock.RAIN)
                 .map(clock -> clock(clock, start, sheet, slabC, system))
                 .toList();
-        return new Slot(started, start, clocks);
+        return new Slot(
+                started,
+                start,
+                Stream.concat(clocks.stream(), rain(start, sheet, zone, slabC, system).stream())
+                        .toList());
+    }
+
+    /** Until rain does no harm: where it rains, by the sheet's times, or by the one time that it says beside them. */
+    private static Optional<LayerReport.TimedClock> rain(
+            Optional<Instant> start, ProductSheet sheet, ZoneFacts zone, OptionalDouble slabC, UnitSystem system) {
+        if (zone.exposure() == Exposure.INDOORS) {
+            return Optional.empty();
+        }
+        if (sheet.curve(Clock.RAIN).isPresent()) {
+            return Optional.of(clock(Clock.RAIN, start, sheet, slabC, system));
+        }
+        double minutes = sheet.handling().rainSafeMin();
+        if (minutes == 0) {
+            return Optional.empty();
+        }
+        var w = new Worksheet(system);
+        w.given("r", "as its sheet has it, whatever the weather", minutes, Unit.MINUTE);
+        Figure figure = w.figure(Clock.RAIN.label(), "t", "r", minutes, Unit.MINUTE, sheet.source());
+        return Optional.of(new LayerReport.TimedClock(
+                Clock.RAIN,
+                Clock.RAIN.label(),
+                new CureTime(Clock.RAIN, Optional.of(figure), ""),
+                start.map(from -> after(from, minutes))));
     }
 
     /** What went on is reckoned with what was read then, what is to go on with what is planned. */

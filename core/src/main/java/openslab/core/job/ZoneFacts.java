@@ -30,6 +30,7 @@ import openslab.core.mix.TakeOff;
 import openslab.core.mix.Used;
 import openslab.core.practice.Place;
 import openslab.core.practice.Practices;
+import openslab.core.prep.SiteLimit;
 import openslab.core.prep.SiteLimits;
 import openslab.core.product.Exposure;
 import openslab.core.product.Material;
@@ -199,8 +200,9 @@ public final class ZoneFacts {
         boolean thirsty = survey.found().current(WaterDrop.ID).stream()
                 .anyMatch(r -> r.choice("drop").equals(WaterDrop.DRINKS));
         boolean old = concreteAgeMin().map(age -> age > OLD_MIN).orElse(false);
-        boolean livedIn = ChoiceReport.said(this).containsKey("odour");
-        return new Place(exposure, thirsty, old, livedIn);
+        boolean livedIn =
+                ChoiceReport.said(this).containsKey("odour") || site.also().contains(SiteLimit.OCCUPIED);
+        return new Place(exposure, thirsty, old, livedIn, site.also().contains(SiteLimit.QUIET));
     }
 
     /** The same zone as it was known at {@code at}: what happened later had not happened yet. */

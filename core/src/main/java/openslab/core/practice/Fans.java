@@ -39,6 +39,7 @@ public enum Fans implements School {
     }
 
     private static final String ON = " A fan runs.";
+    private static final String ON_BY_DAY = " A fan runs outside the quiet hours.";
     private static final String OFF = " No fan.";
 
     @Override
@@ -49,7 +50,7 @@ public enum Fans implements School {
         Fan says = sheet.handling().fan();
         return switch (this) {
             case BY_SHEET -> step;
-            case SPEED -> says == Fan.NEVER ? step : step.adding(ON);
+            case SPEED -> says == Fan.NEVER ? step : step.adding(place.quiet() ? ON_BY_DAY : ON);
             case NEVER -> step.adding(OFF);
         };
     }

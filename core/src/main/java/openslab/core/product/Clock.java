@@ -10,7 +10,9 @@ public enum Clock {
     HEAVY("Furniture and heavy loads"),
     WATER("Water"),
     VEHICLE("Vehicles"),
-    FULL_CURE("Full cure");
+    FULL_CURE("Full cure"),
+    /** Out of doors. */
+    RAIN("Rain does no harm");
 
     private final String label;
 
@@ -24,6 +26,6 @@ public enum Clock {
 
     /** Return to service, as against the crew's own clocks. */
     public boolean isService() {
-        return compareTo(RECOAT_CLOSES) > 0;
+        return compareTo(RECOAT_CLOSES) > 0 && this != RAIN;
     }
 }

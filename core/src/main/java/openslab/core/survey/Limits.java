@@ -41,6 +41,7 @@ public record Limits(
      * @param dcofMin wet dynamic friction; 0 where the sheet does not ask
      * @param strengthMinMpa compressive strength of the concrete below an overlay; 0 where the sheet does not ask
      * @param thicknessMinM of that concrete; 0 where the sheet does not ask
+     * @param airMinC of the air, as against the slab; infinite where the sheet does not ask, {@code airMaxC} likewise
      */
     public record Asks(
             double pullOffMinMpa,
@@ -48,8 +49,16 @@ public record Limits(
             double resistanceMaxOhm,
             double dcofMin,
             double strengthMinMpa,
-            double thicknessMinM) {
-        public static final Asks NOTHING = new Asks(0, 0, Double.POSITIVE_INFINITY, 0, 0, 0);
+            double thicknessMinM,
+            double airMinC,
+            double airMaxC) {
+        public static final Asks NOTHING =
+                new Asks(0, 0, Double.POSITIVE_INFINITY, 0, 0, 0, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
+
+        /** Whether it says how warm the air is to be. */
+        public boolean air() {
+            return Double.isFinite(airMinC) || Double.isFinite(airMaxC);
+        }
 
         /** Whether what goes on is carried by the concrete below it. */
         public boolean base() {
@@ -129,7 +138,9 @@ public record Limits(
                         least(all, l -> l.asks.resistanceMaxOhm),
                         most(all, l -> l.asks.dcofMin),
                         most(all, l -> l.asks.strengthMinMpa),
-                        most(all, l -> l.asks.thicknessMinM)),
+                        most(all, l -> l.asks.thicknessMinM),
+                        most(all, l -> l.asks.airMinC),
+                        least(all, l -> l.asks.airMaxC)),
                 sheet);
     }
 

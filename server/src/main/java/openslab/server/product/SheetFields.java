@@ -36,6 +36,17 @@ final class SheetFields {
             Field.quantity("phMax", "pH at most", Unit.ONE, 0, 14, ""),
             Field.quantity("slabMin", "Slab at least", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 60, ""),
             Field.quantity("slabMax", "Slab at most", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 75, ""),
+            Field.quantity(
+                            "airMin",
+                            "Air at least",
+                            Unit.FAHRENHEIT,
+                            Unit.CELSIUS,
+                            -30,
+                            60,
+                            "where the sheet tells the air from the slab")
+                    .ifWanted(),
+            Field.quantity("airMax", "Air at most", Unit.FAHRENHEIT, Unit.CELSIUS, -30, 60, "likewise")
+                    .ifWanted(),
             Field.quantity("airRh", "Humidity of the air below", Unit.PERCENT, 10, 100, ""),
             Field.quantity("dewMargin", "Above dew point at least", Unit.FAHRENHEIT_DEGREE, Unit.KELVIN, 0, 20, ""),
             Field.quantity("minAge", "Concrete age at least", Unit.DAY, 0, 1000, ""),

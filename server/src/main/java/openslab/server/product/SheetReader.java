@@ -65,6 +65,7 @@ final class SheetReader {
         if (!limits.isEmpty()) {
             ordered(limits, "phMin", "phMax");
             ordered(limits, "slabMin", "slabMax");
+            ordered(limits, "airMin", "airMax");
             ordered(limits, "cspMin", "cspMax");
             ordered(limits, "ohmsMin", "ohmsMax");
         }
@@ -232,7 +233,9 @@ final class SheetReader {
                         asked(v, "ohmsMax", Double.POSITIVE_INFINITY),
                         asked(v, "dcof", 0),
                         asked(v, "strength", 0),
-                        asked(v, "thickness", 0)),
+                        asked(v, "thickness", 0),
+                        asked(v, "airMin", Double.NEGATIVE_INFINITY),
+                        asked(v, "airMax", Double.POSITIVE_INFINITY)),
                 name);
     }
 

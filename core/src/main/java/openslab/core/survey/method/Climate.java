@@ -92,6 +92,9 @@ public final class Climate implements TestMethod {
         }
         var findings = new ArrayList<Finding>();
         findings.add(slab(r, site));
+        if (site.limits().asks().air()) {
+            findings.add(air(r, site));
+        }
         findings.add(humidity(r, site));
         findings.add(dewMargin(r, site));
         if (r.at().plus(FRESH).isBefore(site.now())) {
@@ -128,6 +131,33 @@ public final class Climate implements TestMethod {
                     "Wait for the evening: coat on a falling temperature.");
         }
         return finding.go("slab temperature", "Within the sheet's range.");
+    }
+
+    private static Finding air(Reading r, Site site) {
+        Limits limits = site.limits();
+        double air = r.number("air");
+        Unit unit = Unit.of(Dimension.TEMPERATURE, site.units());
+        Bound warm = Bound.atLeast(limits.asks().airMinC(), unit);
+        Bound cool = Bound.atMost(limits.asks().airMaxC(), unit);
+        String needed = Double.isInfinite(limits.asks().airMinC())
+                ? cool.words()
+                : Double.isInfinite(limits.asks().airMaxC()) ? warm.words() : warm.text() + " to " + cool.text();
+        var finding = Finding.of("air-temperature", r)
+                .measured("air " + Bound.text(air, warm, cool))
+                .needed(needed, limits.source());
+        if (!warm.holds(air)) {
+            return finding.hold(
+                    "air too cold",
+                    "In colder air than its sheet allows it thickens, holds air and cures late.",
+                    "Heat the room without an open flame, and read it again.");
+        }
+        if (!cool.holds(air)) {
+            return finding.hold(
+                    "air too hot",
+                    "In hotter air than its sheet allows it sets in the pail and on the roller.",
+                    "Wait for the evening or the early morning.");
+        }
+        return finding.go("air temperature", "Within the sheet's range.");
     }
 
     private static Finding humidity(Reading r, Site site) {
