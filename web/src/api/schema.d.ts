@@ -1749,6 +1749,10 @@ export interface components {
         };
         Asks: {
             /** Format: double */
+            airMaxC: number;
+            /** Format: double */
+            airMinC: number;
+            /** Format: double */
             dcofMin: number;
             /** Format: double */
             pullOffMinMpa: number;
@@ -2042,7 +2046,7 @@ export interface components {
         };
         CureTime: {
             /** @enum {string} */
-            clock: "POT_LIFE" | "RECOAT_OPENS" | "RECOAT_CLOSES" | "LIGHT_FOOT" | "FOOT" | "HEAVY" | "WATER" | "VEHICLE" | "FULL_CURE";
+            clock: "POT_LIFE" | "RECOAT_OPENS" | "RECOAT_CLOSES" | "LIGHT_FOOT" | "FOOT" | "HEAVY" | "WATER" | "VEHICLE" | "FULL_CURE" | "RAIN";
             minutes?: components["schemas"]["FigureView"];
             whyNot: string;
         };
@@ -2553,6 +2557,7 @@ export interface components {
             /** Format: int32 */
             laid: number;
             losses: components["schemas"]["Loss"][];
+            own: string[];
             rest: components["schemas"]["Rest"][];
         };
         JobView: {
@@ -3162,7 +3167,7 @@ export interface components {
             by: string;
             lines: components["schemas"]["OrderLineForm"][];
             note?: string;
-            supplier?: string;
+            supplier: string;
         };
         OrderLine: {
             /** Format: int64 */
@@ -4292,7 +4297,7 @@ export interface components {
             /** Format: date-time */
             at?: string;
             /** @enum {string} */
-            clock: "POT_LIFE" | "RECOAT_OPENS" | "RECOAT_CLOSES" | "LIGHT_FOOT" | "FOOT" | "HEAVY" | "WATER" | "VEHICLE" | "FULL_CURE";
+            clock: "POT_LIFE" | "RECOAT_OPENS" | "RECOAT_CLOSES" | "LIGHT_FOOT" | "FOOT" | "HEAVY" | "WATER" | "VEHICLE" | "FULL_CURE" | "RAIN";
             label: string;
             time: components["schemas"]["CureTime"];
         };

@@ -113,7 +113,7 @@
       <Fold
         title="Beside the materials"
         count={takeOff.bill.sundries.length}
-        about="Tape, covers by nap, pails and protection, for all zones together."
+        about="Tape, covers by nap, pails, protection, and what preparation takes, for all zones together."
         open
       >
         <ul class="small">
@@ -122,6 +122,19 @@
               <FigureButton figure={sundry.count} text={String(sundry.count.value)} />
               {sundry.label}
             </li>
+          {/each}
+        </ul>
+      </Fold>
+    {/if}
+    {#if takeOff.own.length > 0}
+      <Fold
+        title="The crew's own"
+        count={takeOff.own.length}
+        about="Tools and what else the steps ask for that no list has."
+      >
+        <ul class="small">
+          {#each takeOff.own as item (item)}
+            <li>{item}</li>
           {/each}
         </ul>
       </Fold>

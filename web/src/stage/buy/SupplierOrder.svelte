@@ -19,6 +19,8 @@
   /** What somebody orders instead of what was reckoned, by line; empty where it is left out. */
   let instead = $state<Record<string, string>>({});
   let note = $state('');
+  /** Whom a list goes to of which nobody noted a supplier. */
+  let from = $state('');
   const sending = new Signing();
 
   const keyOf = (l: SupplierList['lines'][number]) => `${l.what} ${l.colour} ${l.pack}`;
@@ -36,7 +38,7 @@
       pack: l.pack,
       number: numberOf(l),
     }));
-    const form = { supplier: list.supplier, by: sending.by, note, lines };
+    const form = { supplier: list.supplier || from, by: sending.by, note, lines };
     if (
       await sending.sign(form, (key) =>
         desk.bought(placeOrder(job.id, key, { ...form, by: sending.by }), 'Noted as ordered'),
@@ -44,6 +46,7 @@
     ) {
       instead = {};
       note = '';
+      from = '';
     }
   }
 </script>
@@ -94,13 +97,21 @@
     </tfoot>
   </table>
   <div class="sign">
+    {#if !list.supplier}
+      <TextEntry
+        label="Supplier"
+        bind:value={from}
+        fault={sending.fault('supplier')}
+        autocomplete="organization"
+      />
+    {/if}
     <TextEntry label="Note" bind:value={note} fault={sending.fault('note')} />
     <TextEntry label="By" bind:value={sending.by} fault={sending.fault('by')} autocomplete="name" />
     <Button type="submit" disabled={sending.busy || ordered.length === 0}>This went out</Button>
   </div>
   <Trouble
     problem={sending.problem}
-    shown={['by', 'note', ...ordered.map((_, i) => `lines[${i}].number`)]}
+    shown={['supplier', 'by', 'note', ...ordered.map((_, i) => `lines[${i}].number`)]}
   />
 </form>
 

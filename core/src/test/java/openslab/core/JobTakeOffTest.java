@@ -54,7 +54,7 @@ public class JobTakeOffTest {
 
     private static JobTakeOff.Shop shop(List<Placed> placed, Delivery... came) {
         return new JobTakeOff.Shop(
-                Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, placed, List.of(came), List.of());
+                Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, placed, Map.of(), List.of(came), List.of());
     }
 
     private static Delivery came(double hours, String slug, double size, int count) {
@@ -90,7 +90,8 @@ public class JobTakeOffTest {
         assertEquals(all.get("body").cost().orElseThrow().value(), 400, 1e-9);
         assertEquals(found.laid(), 0);
         found.bill().materials().forEach(b -> Stream.of(b.amount(), b.toBuy()).forEach(Formula::assertRecomputes));
-        assertTrue(found.bill().sundries().stream().map(Sundry::id).toList().contains("masking-tape"));
+        List<String> ids = found.bill().sundries().stream().map(Sundry::id).toList();
+        assertTrue(ids.contains("masking-tape"), ids.toString());
     }
 
     /** Two jobs of 80 m²: 22 L of primer are bought once, in 12 and 12 for 400, where each alone would buy 12. */
@@ -231,6 +232,7 @@ public class JobTakeOffTest {
                 List.of(left),
                 Paces.DEFAULT,
                 List.of(),
+                Map.of(),
                 List.of(came(2, "body", 12, 1)),
                 List.of());
         List<Buying> found = takeOff(shop, story.facts()).bill().materials();
@@ -292,8 +294,8 @@ public class JobTakeOffTest {
         assertEquals(losses.floors(LayerRole.BODY), 3);
         // a coat that is not on yet says nothing
         assertEquals(losses.floors(LayerRole.CLEAR), 0);
-        var shop =
-                new JobTakeOff.Shop(losses, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), List.of(), List.of());
+        var shop = new JobTakeOff.Shop(
+                losses, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), Map.of(), List.of(), List.of());
         JobTakeOff found = takeOff(shop, new Stories().facts());
         assertEquals(bySheet(found).get("body").amount().value(), 24, 1e-9);
         Figure share = found.losses().stream()

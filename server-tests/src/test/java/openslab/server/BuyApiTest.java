@@ -97,7 +97,8 @@ public class BuyApiTest extends OnApp {
                 .toList();
         assertEquals(lines.size(), 1, list.toString());
         Answer placed = app.post(
-                floor.path() + "/orders", Map.of("supplier", "", "by", "Ana", "note", "by Friday", "lines", lines));
+                floor.path() + "/orders",
+                Map.of("supplier", "Quayside Paints", "by", "Ana", "note", "by Friday", "lines", lines));
         assertEquals(placed.status(), 200, placed.text());
         assertEquals(placed.body().at("/orders/0/lines/0/number").asInt(), 2);
         JsonNode primer = material(placed.body(), PRIMER);
@@ -136,7 +137,9 @@ public class BuyApiTest extends OnApp {
         JsonNode line = takeOff(floor).at("/takeOff/bill/suppliers/0/lines/0");
         var wanted = Map.of(
                 "what", line.path("what").asString(), "pack", line.path("pack").asString(), "number", "2");
-        app.post(floor.path() + "/orders", Map.of("by", "Ana", "note", "by Friday", "lines", List.of(wanted)));
+        app.post(
+                floor.path() + "/orders",
+                Map.of("supplier", "Quayside Paints", "by", "Ana", "note", "by Friday", "lines", List.of(wanted)));
         app.post(
                 floor.path() + "/deliveries",
                 delivery(
@@ -268,10 +271,12 @@ public class BuyApiTest extends OnApp {
         assertEquals(
                 app.post(floor.path() + "/orders", Map.of("by", "Ana", "lines", List.of()))
                         .faultyFields(),
-                List.of("lines"));
+                List.of("supplier", "lines"));
         var other = Map.of("what", "masking-tape", "pack", "gross", "number", "1");
         assertEquals(
-                app.post(floor.path() + "/orders", Map.of("by", "Ana", "lines", List.of(other)))
+                app.post(
+                                floor.path() + "/orders",
+                                Map.of("supplier", "Quayside Paints", "by", "Ana", "lines", List.of(other)))
                         .faultyFields(),
                 List.of("lines[0].what"));
         assertEquals(

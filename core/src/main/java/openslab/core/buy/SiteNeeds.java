@@ -8,12 +8,14 @@ import openslab.core.course.work.Item;
 /**
  * What a zone asks of the shelf of small things.
  *
- * @param maskM of wall that is masked; {@code filmM2} what hangs from the tape
- * @param worn whole ones of what the steps use up, roller sleeves left out, by their label
+ * @param maskM along which tape is still laid; {@code filmM2} what hangs from it
+ * @param worn whole ones of what the steps use up, roller sleeves and masking left out, by their label
+ * @param supplies what it takes that has no sheet
  */
-public record SiteNeeds(String zone, double maskM, double filmM2, List<Coat> coats, Map<String, Double> worn) {
+public record SiteNeeds(
+        String zone, double maskM, double filmM2, List<Coat> coats, Map<String, Double> worn, List<Supply> supplies) {
     /**
-     * One layer as it is put on.
+     * One layer as it is put on, or the preparation, which mixes nothing by a sheet.
      *
      * @param tool as its sheet has it
      * @param vessels how many pails it is mixed in; 0 where it comes ready
@@ -26,5 +28,6 @@ public record SiteNeeds(String zone, double maskM, double filmM2, List<Coat> coa
     public SiteNeeds {
         coats = List.copyOf(coats);
         worn = Map.copyOf(worn);
+        supplies = List.copyOf(supplies);
     }
 }

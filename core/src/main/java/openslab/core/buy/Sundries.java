@@ -46,29 +46,12 @@ public final class Sundries {
     private static final Source WORN = Source.ours("rates to begin with; what a crew uses up beats them");
 
     private static final double CORNERS = 1.1;
-    /** Where a step tapes, its own count stands. */
-    private static final Set<String> TAPES = Set.of("Roll of tape", "Roll of masking tape");
-
-    private static final String FILM_ROLL = "Roll of film";
+    private static final int AT_ONCE = 200;
 
     /** A new one is a line here. */
     private static final List<Rule> RULES = List.of(
-            new Rule(
-                    "masking-tape",
-                    "Masking tape, rolls",
-                    Unit.METRE,
-                    55,
-                    false,
-                    ROLLS,
-                    n -> n.worn().keySet().stream().anyMatch(TAPES::contains) ? 0 : n.maskM() * CORNERS),
-            new Rule(
-                    "masking-film",
-                    "Masking film, rolls",
-                    Unit.SQUARE_METRE,
-                    33,
-                    false,
-                    FILM,
-                    n -> n.worn().containsKey(FILM_ROLL) ? 0 : n.filmM2()),
+            new Rule("masking-tape", "Masking tape, rolls", Unit.METRE, 55, false, ROLLS, n -> n.maskM() * CORNERS),
+            new Rule("masking-film", "Masking film, rolls", Unit.SQUARE_METRE, 33, false, FILM, SiteNeeds::filmM2),
             of("mini-roller", "Mini roller covers", COAT, n -> coats(n, Item.MINI_ROLLER)),
             of("tray-liner", "Tray liners", COAT, n -> coats(n, Item.TRAY)),
             of("mixing-pail", "Mixing pails", PAILS, n -> n.coats().stream()
@@ -89,7 +72,8 @@ public final class Sundries {
             shared("spikes", "Spiked shoes, pairs", n -> people(n, Item.SPIKES)),
             shared("socks", "Clean socks, pairs", n -> people(n, Item.SOCKS)));
 
-    private static final Pattern NAP = Pattern.compile("(\\d+/\\d+)( to \\d+/\\d+)? in nap");
+    private static final Pattern NAP =
+            Pattern.compile("(?<![\\d/.])((?:\\d+ )?\\d+/\\d+|\\d+(?:\\.\\d+)?)( to (?:\\d+ )?\\d+/\\d+)? in nap");
 
     private Sundries() {}
 
@@ -129,8 +113,9 @@ public final class Sundries {
                 .orElse(0);
     }
 
-    /** Those of which at least one is needed; what is used up by the preparation last. */
-    public static List<Sundry> of(List<SiteNeeds> zones, PriceBook prices, UnitSystem system) {
+    /** Those of which at least one is still needed; what preparation takes last. @param ordered how many of each went out, and were not taken back */
+    public static List<Sundry> of(
+            List<SiteNeeds> zones, Map<String, Integer> ordered, PriceBook prices, UnitSystem system) {
         Stream<Rule> fixed = RULES.stream();
         Stream<Rule> covers = zones.stream()
                 .flatMap(z -> z.coats().stream())
@@ -159,9 +144,20 @@ public final class Sundries {
                                 n -> n.worn().getOrDefault(label, 0.0)));
             }
         }
-        return Stream.of(fixed, covers, labels.values().stream())
+        var supplies = new LinkedHashMap<String, Rule>();
+        for (SiteNeeds zone : zones) {
+            for (Supply s : zone.supplies()) {
+                supplies.putIfAbsent(
+                        s.id(),
+                        new Rule(s.id(), s.label(), s.unit(), s.pack(), false, s.source(), n -> n.supplies().stream()
+                                .filter(other -> other.id().equals(s.id()))
+                                .mapToDouble(Supply::amount)
+                                .sum()));
+            }
+        }
+        return Stream.of(fixed, covers, labels.values().stream(), supplies.values().stream())
                 .flatMap(rules -> rules)
-                .flatMap(rule -> counted(rule, zones, prices, system).stream())
+                .flatMap(rule -> counted(rule, zones, ordered.getOrDefault(rule.id(), 0), prices, system).stream())
                 .toList();
     }
 
@@ -171,7 +167,20 @@ public final class Sundries {
         return m.find() ? m.group(1) + (m.group(2) == null ? "" : m.group(2)) : "";
     }
 
-    private static List<Sundry> counted(Rule rule, List<SiteNeeds> zones, PriceBook prices, UnitSystem system) {
+    /** The greatest of them, in groups: a spreadsheet takes no more than 255 at once. */
+    private static String most(List<String> terms) {
+        if (terms.size() == 1) {
+            return terms.get(0);
+        }
+        var groups = new ArrayList<String>();
+        for (int i = 0; i < terms.size(); i += AT_ONCE) {
+            groups.add("max(" + String.join(",", terms.subList(i, Math.min(terms.size(), i + AT_ONCE))) + ")");
+        }
+        return groups.size() == 1 ? groups.get(0) : "max(" + String.join(",", groups) + ")";
+    }
+
+    private static List<Sundry> counted(
+            Rule rule, List<SiteNeeds> zones, int ordered, PriceBook prices, UnitSystem system) {
         var w = new Worksheet(system);
         var terms = new ArrayList<String>();
         double asked = 0;
@@ -187,17 +196,19 @@ public final class Sundries {
         if (terms.isEmpty()) {
             return List.of();
         }
-        String all =
-                rule.shared() && terms.size() > 1 ? "max(" + String.join(",", terms) + ")" : String.join("+", terms);
-        w.let("a", rule.shared() ? "asked by the zone that asks most" : "asked by all zones", all, asked, rule.unit());
+        String of = rule.shared() ? most(terms) : String.join("+", terms);
+        w.let("a", rule.shared() ? "asked by the zone that asks most" : "asked by all zones", of, asked, rule.unit());
         w.given("o", "one does", rule.one(), rule.unit());
-        Figure count = w.figure(
-                rule.label(),
-                "n",
-                "ceil(a/o)",
-                Math.ceil(asked / rule.one() - KitCover.ROUNDING),
-                Unit.ONE,
-                rule.source());
+        double all = Math.ceil(asked / rule.one() - KitCover.ROUNDING);
+        if (all <= ordered) {
+            return List.of();
+        }
+        String formula = "ceil(a/o)";
+        if (ordered > 0) {
+            w.given("g", "went out on an order", ordered, Unit.ONE);
+            formula += "-g";
+        }
+        Figure count = w.figure(rule.label(), "n", formula, all - ordered, Unit.ONE, rule.source());
         PriceBook.Price price = prices.cheapest(rule.id(), PriceBook.EACH);
         return List.of(new Sundry(rule.id(), rule.label(), count, price.supplier(), price.cents()));
     }

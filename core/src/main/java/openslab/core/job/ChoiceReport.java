@@ -82,11 +82,11 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
 
     private static final Source WAITS =
             Source.sheet("the waits of preparation, of each step and of each coat, one after another");
-    /** Pounds a square metre. */
+    /** GBP a square metre. */
     private static final double MIDDLE = 55;
 
     private static final Source REPLACED = Source.commonPractice(
-            "50 to 60 pounds a square metre for luxury vinyl; uplift, disposal and making good on top");
+            "50 to 60 GBP a square metre for luxury vinyl in one country: ask a price here; uplift, disposal and making good on top");
 
     /** @param candidates those that stand on the shelf whole */
     public static ChoiceReport of(List<Candidate> candidates, ZoneFacts zone, UnitSystem units, Instant now) {
@@ -133,8 +133,9 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
         double areaM2 = zone.area(units).base();
         var w = new Worksheet(units);
         w.given("A", "area", areaM2, Unit.SQUARE_METRE);
-        w.given("p", "pounds a square metre, the middle of 50 to 60", MIDDLE, Unit.ONE);
-        return w.figure("a new floor, in pounds", "M", "A·p", areaM2 * MIDDLE, Unit.ONE, REPLACED);
+        w.given("p", "GBP a square metre, the middle of 50 to 60", MIDDLE, Unit.ONE);
+        return w.figure(
+                "a new floor, in GBP, a figure of one country", "M", "A·p", areaM2 * MIDDLE, Unit.ONE, REPLACED);
     }
 
     /** What one system meets on the floor. */

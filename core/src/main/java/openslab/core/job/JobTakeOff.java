@@ -23,6 +23,7 @@ import openslab.core.buy.Placed;
 import openslab.core.buy.PriceBook;
 import openslab.core.buy.SiteNeeds;
 import openslab.core.buy.Sundries;
+import openslab.core.buy.Supply;
 import openslab.core.course.Course;
 import openslab.core.course.Step;
 import openslab.core.course.work.Effort;
@@ -33,6 +34,11 @@ import openslab.core.mix.Allowance;
 import openslab.core.mix.BatchPlan;
 import openslab.core.mix.TakeOff;
 import openslab.core.mix.Used;
+import openslab.core.prep.PrepMethod;
+import openslab.core.prep.Works;
+import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.wash.Dose;
+import openslab.core.prep.wash.Ratio;
 import openslab.core.product.Exposure;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Material;
@@ -52,8 +58,10 @@ import openslab.core.system.LayWorks;
  * @param laid how many layers are on and left out
  * @param delivered what came, judged
  * @param rest what came and nothing that is left to lay takes
+ * @param own what the crew brings, and no list has
  */
-public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck delivered, List<Rest> rest) {
+public record JobTakeOff(
+        Bill bill, List<Loss> losses, int laid, DeliveryCheck delivered, List<Rest> rest, List<String> own) {
     /** What stays over on the site. @param lots as the labels have them; {@code amount} litres or kilograms */
     public record Rest(String slug, String sheet, String colour, String maker, String lots, Figure amount) {}
 
@@ -66,7 +74,7 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
     /**
      * What the shop knows beside its jobs.
      *
-     * @param placed what was ordered for these jobs; {@code came} likewise; {@code away} what was taken from the site to the store
+     * @param placed what was ordered for these jobs; {@code small} how many of what has no sheet, by its id; {@code came} likewise; {@code away} what was taken from the site to the store
      */
     public record Shop(
             Losses losses,
@@ -74,11 +82,12 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
             List<Leftover> store,
             Paces paces,
             List<Placed> placed,
+            Map<String, Integer> small,
             List<Delivery> came,
             List<Placed> away) {
         /** Of a shop that noted nothing. */
-        public static final Shop NEW =
-                new Shop(Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), List.of(), List.of());
+        public static final Shop NEW = new Shop(
+                Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), Map.of(), List.of(), List.of());
     }
 
     public static JobTakeOff of(List<Site> sites, Shop shop, Buying.When when, UnitSystem system) {
@@ -163,13 +172,14 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
                     .flatMap(s -> s.zones().stream())
                     .map(this::needs)
                     .toList();
-            Bill bill = Bill.of(materials, Sundries.of(needs, shop.prices(), system), system);
+            Bill bill = Bill.of(materials, Sundries.of(needs, shop.small(), shop.prices(), system), system);
             return new JobTakeOff(
                     bill,
                     losses(open),
                     laid,
                     DeliveryCheck.of(shop.came(), materials, when.today(), system),
-                    rest(materials, all));
+                    rest(materials, all),
+                    own());
         }
 
         private List<Loss> losses(List<Open> open) {
@@ -342,30 +352,125 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
 
         private SiteNeeds needs(ZoneFacts zone) {
             List<LayerChoice> open = zone.open();
-            double maskM = open.isEmpty() ? 0 : maskM(zone);
+            List<Step> preparing = preparing(zone);
+            double maskM = masks(zone, preparing) ? maskM(zone) : 0;
+            double tapedM = open.stream()
+                    .flatMap(l -> zone.steps(l).stream())
+                    .filter(s -> s.work().equals(LayWorks.TAPE_EDGES))
+                    .mapToDouble(s -> s.amount(PrepLog.extent(zone, system)))
+                    .sum();
             Map<String, Double> worn = new TreeMap<>();
-            if (!isPrepared(zone)) {
-                PrepSheet.of(zone, shop.paces(), system, when.now())
-                        .used()
-                        .forEach(f -> worn.merge(f.label(), f.value(), Double::sum));
-            }
-            for (LayerChoice layer : open) {
-                used(zone, layer)
-                        .filter(f -> !f.label().equals(LayWorks.SLEEVE))
-                        .forEach(f -> worn.merge(f.label(), f.value(), Double::sum));
-            }
+            Stream.concat(preparing.stream(), open.stream().flatMap(l -> zone.steps(l).stream()))
+                    .flatMap(s -> effort(zone, s).used().stream())
+                    .filter(f -> !COUNTED.contains(f.label()))
+                    .forEach(f -> worn.merge(f.label(), f.value(), Double::sum));
+            List<SiteNeeds.Coat> coats = Stream.concat(
+                            preparing.isEmpty() ? Stream.of() : Stream.of(preparation(preparing)),
+                            open.stream().map(l -> coat(zone, l)))
+                    .toList();
             return new SiteNeeds(
                     zone.name(),
-                    maskM,
+                    maskM + tapedM,
                     maskM * Room.USUAL_FILM_M,
-                    open.stream().map(l -> coat(zone, l)).toList(),
-                    worn);
+                    coats,
+                    worn,
+                    Stream.concat(supplies(zone, preparing), open.stream().flatMap(l -> grit(zone, l)))
+                            .toList());
+        }
+
+        /** What is counted otherwise: covers by their nap, tape and film by what is masked. */
+        private static final Set<String> COUNTED = Set.of(LayWorks.SLEEVE, Works.MASKING_TAPE, Works.MASKING_FILM);
+
+        private static SiteNeeds.Coat preparation(List<Step> steps) {
+            return new SiteNeeds.Coat("preparation", "", 0, 0, 0, hands(steps), items(steps));
+        }
+
+        private static int hands(List<Step> steps) {
+            int hands = steps.stream().mapToInt(s -> s.work().hands()).max().orElse(1);
+            return Math.max(hands, items(steps).contains(Item.HELPER) ? 2 : 1);
+        }
+
+        private static Set<Item> items(List<Step> steps) {
+            return steps.stream().flatMap(s -> s.work().items().stream()).collect(Collectors.toSet());
+        }
+
+        /** What repairs are made with, and what the washes are let down from. */
+        private Stream<Supply> supplies(ZoneFacts zone, List<Step> preparing) {
+            if (preparing.isEmpty()) {
+                return Stream.of();
+            }
+            Stream<Supply> repairs = PrepLog.repairs(zone, system).stream()
+                    .flatMap(r -> r.figures().stream())
+                    .flatMap(f -> Supply.ofRepair(f).stream());
+            double floorM2 = PrepLog.extent(zone, system).floorM2();
+            Stream<Supply> washes = preparing.stream()
+                    .filter(s -> !s.isPatch())
+                    .flatMap(s -> Dose.of(s).stream())
+                    .map(d -> {
+                        Chemical chemical = d.any().get(0);
+                        Ratio ratio = d.usual(chemical);
+                        return Supply.ofWash(chemical, ratio, floorM2 / d.spreadM2PerL(ratio), system);
+                    });
+            return Stream.concat(repairs, washes);
+        }
+
+        private Stream<Supply> grit(ZoneFacts zone, LayerChoice layer) {
+            ProductSheet sheet = zone.taken(layer);
+            boolean isStirredIn =
+                    zone.steps(layer).stream().anyMatch(s -> s.work().equals(LayWorks.STIR_GRIT));
+            return isStirredIn && sheet.liquid().isPresent()
+                    ? Stream.of(Supply.ofGrit(
+                            amount(zone, layer, sheet),
+                            sheet.handling().dosing().gritMost()))
+                    : Stream.of();
+        }
+
+        private double amount(ZoneFacts zone, LayerChoice layer, ProductSheet sheet) {
+            return TakeOff.of(
+                            zone.area(system).base(),
+                            sheet.material(),
+                            zone.mixing(layer).allowance(),
+                            system)
+                    .value();
+        }
+
+        /** What the crew brings for all that is still to be done: no bill lists it. */
+        private List<String> own() {
+            return sites.stream()
+                    .flatMap(s -> s.zones().stream())
+                    .flatMap(z -> Stream.concat(
+                            preparing(z).stream(), z.open().stream().flatMap(l -> z.steps(l).stream())))
+                    .flatMap(s -> s.work().items().stream())
+                    .filter(Item::isOwn)
+                    .distinct()
+                    .sorted()
+                    .map(Item::label)
+                    .toList();
+        }
+
+        private List<Step> preparing(ZoneFacts zone) {
+            return isPrepared(zone)
+                    ? List.of()
+                    : PrepLog.plan(zone, PrepLog.need(zone, system), system).steps();
+        }
+
+        /** Where the plan of preparation is still to come, or looks again first, it will mask all the same. */
+        private boolean masks(ZoneFacts zone, List<Step> preparing) {
+            boolean isToCome = !isBegun(zone)
+                    && PrepLog.plan(zone, PrepLog.need(zone, system), system)
+                            .method()
+                            .map(PrepMethod::looksAgain)
+                            .orElse(true);
+            Stream<Step> steps = isToCome ? PrepLog.masking(zone).stream() : preparing.stream();
+            return steps.anyMatch(s -> s.work().equals(Works.MASK));
         }
 
         private boolean isPrepared(ZoneFacts zone) {
-            return zone.open().size() < zone.layers().size()
-                    || PrepLog.run(zone, PrepLog.need(zone, system), system).course().turns().stream()
-                            .allMatch(Course.Turn::isThrough);
+            return isBegun(zone) || PrepLog.turns(zone, system).stream().allMatch(Course.Turn::isThrough);
+        }
+
+        private static boolean isBegun(ZoneFacts zone) {
+            return zone.open().size() < zone.layers().size();
         }
 
         private double maskM(ZoneFacts zone) {
@@ -387,28 +492,22 @@ public record JobTakeOff(Bill bill, List<Loss> losses, int laid, DeliveryCheck d
         private SiteNeeds.Coat coat(ZoneFacts zone, LayerChoice layer) {
             ProductSheet sheet = zone.taken(layer);
             List<Step> steps = zone.steps(layer);
-            Set<Item> items =
-                    steps.stream().flatMap(s -> s.work().items().stream()).collect(Collectors.toSet());
-            int hands = steps.stream().mapToInt(s -> s.work().hands()).max().orElse(1);
-            double areaM2 = zone.area(system).base();
             boolean mixed = BatchPlan.isOf(sheet);
             return new SiteNeeds.Coat(
                     layer.title(),
                     sheet.handling().tool(),
-                    mixed ? vessels(zone, layer, sheet, areaM2) : 0,
+                    mixed ? vessels(zone, layer, sheet) : 0,
                     sheet.liquid().map(l -> l.parts().size()).orElse(0),
                     used(zone, layer)
                             .filter(f -> f.label().equals(LayWorks.SLEEVE))
                             .mapToDouble(Figure::value)
                             .sum(),
-                    Math.max(hands, items.contains(Item.HELPER) ? 2 : 1),
-                    items);
+                    hands(steps),
+                    items(steps));
         }
 
-        private int vessels(ZoneFacts zone, LayerChoice layer, ProductSheet sheet, double areaM2) {
-            double amount = TakeOff.of(
-                            areaM2, sheet.material(), zone.mixing(layer).allowance(), system)
-                    .value();
+        private int vessels(ZoneFacts zone, LayerChoice layer, ProductSheet sheet) {
+            double amount = amount(zone, layer, sheet);
             double litres =
                     sheet.powder().map(p -> amount / p.bagKg() * p.yieldL()).orElse(amount);
             return (int) Math.ceil(litres / zone.crew().vesselL());

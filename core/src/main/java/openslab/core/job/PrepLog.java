@@ -66,16 +66,18 @@ final class PrepLog {
                         .flatMap(r -> r.steps().stream())
                         .toList())
                 .patched(squares(zone));
+        PrepPlan masked = masking(zone).map(plan::beforeLast).orElse(plan);
         var practices = zone.settings().practices();
-        boolean masks =
-                zone.ground() != Ground.FILM_KEPT && zone.cycle().patch().isEmpty();
-        PrepPlan masked = masks
-                ? ((Masking) practices.in(Masking.PRACTICE))
-                        .step(zone.plan().flaws().maskM())
-                        .map(plan::beforeLast)
-                        .orElse(plan)
-                : plan;
         return masked.in(practices.prepared(masked.steps(), zone.surroundings()));
+    }
+
+    /** How walls are kept clean, as the zone's school has it; empty for a film that stays and for a patch. */
+    static Optional<Step> masking(ZoneFacts zone) {
+        if (zone.ground() == Ground.FILM_KEPT || zone.cycle().patch().isPresent()) {
+            return Optional.empty();
+        }
+        var school = (Masking) zone.settings().practices().in(Masking.PRACTICE);
+        return school.step(zone.plan().flaws().maskM());
     }
 
     /** A plan, and how it went. */
@@ -84,6 +86,10 @@ final class PrepLog {
     static Run run(ZoneFacts zone, ProfileNeed need, UnitSystem system) {
         PrepPlan plan = plan(zone, need, system);
         return run(zone, plan, system);
+    }
+
+    static List<Course.Turn> turns(ZoneFacts zone, UnitSystem system) {
+        return run(zone, need(zone, system), system).course().turns();
     }
 
     /** By the method that an entry was done for; as the zone has it where the entry does not say. */

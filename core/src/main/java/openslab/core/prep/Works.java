@@ -12,6 +12,11 @@ import openslab.core.silica.SilicaTask;
  * the crew's own log beats them.
  */
 public final class Works {
+    /** Counted by what the plan says is masked. */
+    public static final String MASKING_TAPE = "Roll of masking tape";
+
+    public static final String MASKING_FILM = "Roll of film";
+
     private static final double SEVEN_INCH_M = 0.1778;
     private static final double BRISTLE_M = 0.0001;
     /** A glaze is dulled by microns, not cut through. */
@@ -91,7 +96,8 @@ public final class Works {
     public static final Work NEUTRALISE = Work.of(
                     "neutralise", "Neutralise and rinse", Per.FLOOR, 30, SODA, MOPS, WET_VACUUM, FRESH_WATER, TEST_KIT)
             .hands(2)
-            .wet(5);
+            .wet(5)
+            .wears("Box of baking soda", 40);
 
     // opened
     public static final Work HAND_GRIND = edge("hand-grind", "Grind the edges", 8, 0.0005);
@@ -139,14 +145,15 @@ public final class Works {
             .wears("Diamond blade", 200);
     public static final Work RESET_TILES = Work.of("reset-tiles", "Reset loose tiles", Per.ONCE, 2, MIXER);
     public static final Work FIX_LOOSE = Work.of("fix-loose", "Fix what is loose", Per.ONCE, 1);
-    public static final Work PRIME_WORN = Work.of("prime-worn", "Prime where it is worn", Per.ONCE, 1, AIR);
+    public static final Work PRIME_WORN = Work.of("prime-worn", "Prime where it is worn", Per.ONCE, 1, AIR)
+            .wears("Small unit of primer for worn places", 1);
     public static final Work CHASE = Work.of(
                     "chase", "Chase cracks open", Per.EDGE, 12, SAW, GOGGLES, EARS, VACUUM, RESPIRATOR)
             .dust(0, SilicaTask.HAND_GRINDER)
             .wheel(0.1143)
             .wears("Diamond blade", 150);
     public static final Work FILL = Work.of("fill", "Fill cracks and joints", Per.EDGE, 8, MIXER, GLOVES)
-            .wears("Roll of tape", 25);
+            .wears("Roll of reinforcing tape", 25);
     public static final Work PATCH = Work.of("patch", "Patch in lifts", Per.FLOOR, 3, MIXER, GLOVES);
     public static final Work LEVEL = Work.of("level", "Fill to level", Per.ONCE, 3, MIXER, GLOVES);
     public static final Work COVE = Work.of("cove", "Trowel the cove", Per.EDGE, 4, MIXER, GLOVES);
@@ -162,12 +169,13 @@ public final class Works {
                     RESPIRATOR)
             .dust(0, SilicaTask.HAND_GRINDER)
             .wheel(SEVEN_INCH_M);
-    public static final Work MASK = Work.of("mask", "Mask", Per.EDGE, 20, TAPE)
-            .wears("Roll of masking tape", 45)
-            .wears("Roll of film", 30);
+    public static final Work MASK =
+            Work.of("mask", "Mask", Per.EDGE, 20, TAPE).wears(MASKING_TAPE, 45).wears(MASKING_FILM, 30);
     public static final Work TRIM_OFF = Work.of("trim-off", "Take the trim off", Per.EDGE, 15, GLOVES);
-    public static final Work PRIME_PATCH = Work.of("prime-patch", "Prime where it is patched", Per.ONCE, 0.5, GLOVES);
-    public static final Work MARK_JOINTS = Work.of("mark-joints", "Pin both ends of joints", Per.ONCE, 0.5);
+    public static final Work PRIME_PATCH = Work.of("prime-patch", "Prime where it is patched", Per.ONCE, 0.5, GLOVES)
+            .wears("Small unit of patch primer", 1);
+    public static final Work MARK_JOINTS =
+            Work.of("mark-joints", "Pin both ends of joints", Per.ONCE, 0.5).wears("Box of pins or nails", 1);
     public static final Work TELL = Work.of("tell", "Say it in writing", Per.ONCE, 0.25);
 
     public static final List<Work> ALL = List.of(

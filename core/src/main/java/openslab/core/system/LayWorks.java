@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import openslab.core.course.work.Work;
 import openslab.core.course.work.Work.Per;
+import openslab.core.prep.Works;
 
 /**
  * Every kind of work of laying. Paces of one person are ours, as a start: a crew's own beat them after three floors. Nobody
@@ -17,6 +18,8 @@ public final class LayWorks {
 
     public static final Work SETTLE = Work.of("settle", "Settle what cannot be undone", Per.ONCE, 0.25);
     public static final Work STIR = Work.of("stir", "Stir and mix", Per.ONCE, 0.2, PADDLE, GLOVES, GOGGLES);
+    public static final Work STIR_GRIT =
+            Work.of("stir-grit", "Stir, and stir grit in", Per.ONCE, 0.3, PADDLE, GLOVES, GOGGLES);
     public static final Work STAND = Work.of("stand", "Let it stand", Per.ONCE, 0.1);
     public static final Work CUT_IN = Work.of("cut-in", "Cut in the edges", Per.EDGE, 30, EDGE_BRUSH, TRAY)
             .wears("Brush", 150);
@@ -47,18 +50,20 @@ public final class LayWorks {
                     "mop-on", "Lay a coat of wax or finish", Per.FLOOR, 120, FINISH_MOP, SOCKS)
             .wears("Mop head", 200);
     public static final Work TAPE_EDGES =
-            Work.of("tape-edges", "Tape edges and lip", Per.EDGE, 60, TAPE).wears("Roll of tape", 45);
+            Work.of("tape-edges", "Tape edges and lip", Per.EDGE, 60, TAPE).wears(Works.MASKING_TAPE, 45);
     public static final Work STIR_STICK =
             Work.of("stir-stick", "Measure and stir by stick", Per.ONCE, 0.15, PLUMB_CUPS, GLOVES, GOGGLES);
     public static final Work POUR = Work.of("pour", "Pour and spread", Per.FLOOR, 60, SQUEEGEE, EDGE_BRUSH, HELPER)
-            .hands(2);
+            .hands(2)
+            .wears("Brush", 100);
     public static final Work OUTLINE = Work.of("outline", "Outline the edges", Per.EDGE, 120, FINISH_MOP, SOCKS);
     public static final Work THROW =
             Work.of("throw", "Throw it", Per.FLOOR, 90, SPIKES, HELPER).hands(2);
     public static final Work WATCH = Work.of("watch", "Wait and look", Per.ONCE, 0.2);
     public static final Work NEUTRALISE = Work.of(
                     "neutralise-stain", "Neutralise", Per.FLOOR, 60, SODA, MOPS, GLOVES, GOGGLES, BOOTS, AIR)
-            .wet(0.4);
+            .wet(0.4)
+            .wears("Box of baking soda", 100);
     public static final Work SCRUB = Work.of(
                     "scrub-residue",
                     "Scrub, pick up and rinse",
@@ -74,6 +79,7 @@ public final class LayWorks {
                     WHITE_CLOTHS)
             .hands(2)
             .wet(3)
+            .wears("White cloth", 40)
             .wears("Brush or pad", 100);
     public static final Work DRY_OUT = Work.of("dry-out", "Let it dry", Per.ONCE, 0.1);
     public static final Work LOOK = Work.of("look", "Look at it", Per.ONCE, 0.25, LAMP);
@@ -81,16 +87,18 @@ public final class LayWorks {
             Work.of("tack", "Tack off", Per.FLOOR, 150, CLOTHS).wears("Tack cloth", 25);
     public static final Work UNMASK = Work.of("unmask", "Pull the masking", Per.EDGE, 120);
 
-    public static final Work TAG = Work.of("tag-joints", "Tag both ends of every expansion joint", Per.ONCE, 0.5, PINS);
+    public static final Work TAG = Work.of("tag-joints", "Tag both ends of every expansion joint", Per.ONCE, 0.5, PINS)
+            .wears("Box of pins or nails", 1);
     public static final Work MIX_BAGS =
             Work.of("mix-bags", "Mix the bags", Per.ONCE, 0.3, MIXER, BAGS, RESPIRATOR, GLOVES, GOGGLES, HELPER);
     public static final Work PLACE = Work.of(
                     "place", "Pour, rake to the gauge, float", Per.FLOOR, 12, GAUGE_RAKE, SPIKES, BOOTS, HELPER)
             .hands(3);
     public static final Work STAMP =
-            Work.of("stamp", "Stamp", Per.FLOOR, 15, STAMPS, HELPER).hands(3);
-    public static final Work CUT_JOINTS =
-            Work.of("cut-joints", "Cut the joints", Per.ONCE, 2, SAW, PINS, EARS, GOGGLES, RESPIRATOR);
+            Work.of("stamp", "Stamp", Per.FLOOR, 15, STAMPS, HELPER).hands(3).wears("Pail of release", 90);
+    public static final Work CUT_JOINTS = Work.of(
+                    "cut-joints", "Cut the joints", Per.ONCE, 2, SAW, PINS, EARS, GOGGLES, RESPIRATOR)
+            .wears("Diamond blade", 1);
     public static final Work WASH_RELEASE = Work.of(
                     "wash-release", "Wash the release off", Per.FLOOR, 20, WASHER, BRUSHES, GOGGLES, BOOTS, CLOSED_OFF)
             .wet(4);
@@ -104,19 +112,24 @@ public final class LayWorks {
     public static final Work BRUSH_ANTIQUE = Work.of(
                     "brush-antique", "Mist and brush the antique in", Per.FLOOR, 20, SOFT_BRUSH, GLOVES, HELPER)
             .hands(3);
-    public static final Work BUFF = Work.of("buff", "Buff the high places", Per.FLOOR, 60, BRUSHES, CLOTHS);
+    public static final Work BUFF = Work.of("buff", "Buff the high places", Per.FLOOR, 60, BRUSHES, CLOTHS)
+            .wears("Cloth", 20);
     public static final Work SPRAY_WATER = Work.of(
                     "spray-water-stain", "Spray water-based stain", Per.FLOOR, 60, SPRAYER, SPIKES, GOGGLES, GLOVES)
             .hands(2);
     public static final Work SPREAD = Work.of(
                     "spread", "Squeegee or broom it on", Per.FLOOR, 20, SQUEEGEE, BROOM, FOAM, BOOTS, HELPER)
-            .hands(2);
+            .hands(2)
+            .wears("Roll of foam or joint tape", 60);
     public static final Work TEXTURE = Work.of("texture", "Pull the texture", Per.FLOOR, 15, BROOM, TROWELS)
             .hands(2);
     public static final Work TAPE_PLANKS = Work.of("tape-planks", "Tape the planks", Per.FLOOR, 8, FIBRE_TAPE, PINS)
-            .hands(2);
+            .hands(2)
+            .wears("Roll of fibre tape", 6)
+            .wears("Box of pins or nails", 100);
     public static final Work PULL_TAPE = Work.of("pull-tape", "Pull the tape", Per.FLOOR, 40);
-    public static final Work NAIL_HOLES = Work.of("nail-holes", "Drill the nail holes", Per.FLOOR, 25, DRILL, GOGGLES);
+    public static final Work NAIL_HOLES = Work.of("nail-holes", "Drill the nail holes", Per.FLOOR, 25, DRILL, GOGGLES)
+            .wears("Bottle of nail-hole colour", 100);
     public static final Work LAY_MORTAR = Work.of(
                     "lay-mortar",
                     "Lay mortar with the notched edge, flatten it",
@@ -135,6 +148,7 @@ public final class LayWorks {
     public static final List<Work> ALL = List.of(
             SETTLE,
             STIR,
+            STIR_GRIT,
             STAND,
             CUT_IN,
             ROLL,

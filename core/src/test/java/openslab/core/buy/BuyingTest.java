@@ -21,10 +21,14 @@ import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
+import openslab.core.quantity.Figure;
+import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Verdict;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** What is bought, what is there already, and whether what came is right; figures worked by hand. */
@@ -207,11 +211,11 @@ public class BuyingTest {
         var base = new SiteNeeds.Coat("base", "3/8 in nap roller, 9 in", 3, 2, 2, 2, items);
         var clear = new SiteNeeds.Coat("clear", "1/4 in nap roller", 0, 1, 1, 1, items);
         var zones = List.of(
-                new SiteNeeds("north", 50, 30, List.of(base, clear), Map.of("Diamonds, sets", 1.0)),
-                new SiteNeeds("south", 50, 30, List.of(base), Map.of("Diamonds, sets", 2.0)));
+                new SiteNeeds("north", 50, 30, List.of(base, clear), Map.of("Diamonds, sets", 1.0), List.of()),
+                new SiteNeeds("south", 50, 30, List.of(base), Map.of("Diamonds, sets", 2.0), List.of()));
         var book = new PriceBook(Map.of("masking-tape", List.of(new PriceBook.Price("each", "Quayside", 450))));
         Map<String, Sundry> found =
-                Sundries.of(zones, book, METRIC).stream().collect(Collectors.toMap(Sundry::id, s -> s));
+                Sundries.of(zones, Map.of(), book, METRIC).stream().collect(Collectors.toMap(Sundry::id, s -> s));
         found.values().forEach(s -> Formula.assertRecomputes(s.count()));
         Map<String, Double> asked = Map.of(
                 "masking-tape", 2.0,
@@ -228,14 +232,61 @@ public class BuyingTest {
         assertEquals(found.get("masking-tape").cents(), 900);
     }
 
+    /** 12 m of cracks took 0.9 L of filler in tubes of 0.3: three; two went out on an order, and one is still to be had. */
+    @Test
+    public void what_went_out_is_not_listed_again() {
+        var w = new Worksheet(METRIC);
+        w.given("S", "as chased", 0.9, Unit.LITRE);
+        Figure filler = w.figure("flexible filler", "V", "S", 0.9, Unit.LITRE, Source.arithmetic("for the test"));
+        var zone = new SiteNeeds(
+                "north",
+                0,
+                0,
+                List.of(),
+                Map.of(),
+                List.of(Supply.ofRepair(filler).orElseThrow()));
+        String id = "worn-flexible-filler";
+        for (int ordered : new int[] {0, 2, 3, 4}) {
+            List<Sundry> found = Sundries.of(List.of(zone), Map.of(id, ordered), PriceBook.EMPTY, METRIC);
+            assertEquals(found.size(), ordered < 3 ? 1 : 0);
+            found.forEach(s -> {
+                assertEquals(s.count().value(), 3.0 - ordered, 0);
+                Formula.assertRecomputes(s.count());
+            });
+        }
+    }
+
+    @DataProvider
+    Object[][] naps() {
+        return new Object[][] {
+            {"3/8 in nap roller, 9 in", "3/8"},
+            {"3 1/8 in nap", "3 1/8"},
+            {"1/2 to 3/4 in nap", "1/2 to 3/4"},
+            {"18 in roller", ""},
+            {"brush or 1 in nap", "1"},
+        };
+    }
+
+    /** An eighth of an inch is not three and an eighth. */
+    @Test(dataProvider = "naps")
+    public void a_nap_is_read_whole(String tool, String nap) {
+        var coat = new SiteNeeds.Coat("base", tool, 0, 1, 2, 1, Set.of());
+        var zone = new SiteNeeds("north", 0, 0, List.of(coat), Map.of(), List.of());
+        List<Sundry> found = Sundries.of(List.of(zone), Map.of(), PriceBook.EMPTY, METRIC);
+        assertEquals(
+                found.get(0).label(),
+                "Roller covers, " + (nap.isEmpty() ? "nap as the sheet has it" : nap + " in nap"));
+        assertTrue(Sundries.isId(found.get(0).id()), found.get(0).id());
+    }
+
     @Test
     public void a_bill_is_parted_by_supplier() {
         var book = new PriceBook(Map.of(
                 "body", List.of(new PriceBook.Price("large", "Quayside", 20_000)),
                 "masking-tape", List.of(new PriceBook.Price("each", "Ardent Hardware", 450))));
         Buying body = buy(List.of(CANS.get(1)), uses(4 * GAL), Buying.OnHand.NOTHING, book);
-        var zone = new SiteNeeds("north", 50, 0, List.of(), Map.of("Pads", 1.0));
-        Bill bill = Bill.of(List.of(body), Sundries.of(List.of(zone), book, METRIC), METRIC);
+        var zone = new SiteNeeds("north", 50, 0, List.of(), Map.of("Pads", 1.0), List.of());
+        Bill bill = Bill.of(List.of(body), Sundries.of(List.of(zone), Map.of(), book, METRIC), METRIC);
         assertEquals(
                 bill.suppliers().stream().map(Bill.SupplierList::supplier).toList(),
                 List.of("Ardent Hardware", "Quayside", ""));

@@ -64,7 +64,7 @@ class BuyController {
     record TogetherForm(@Nullable List<UUID> jobs) {}
 
     /** @param supplier whose list goes out; empty for that of nobody */
-    record OrderForm(@Nullable String supplier, String by, @Nullable String note, List<OrderLineForm> lines) {}
+    record OrderForm(String supplier, String by, @Nullable String note, List<OrderLineForm> lines) {}
 
     /** @param number how many packs, which may be others than were reckoned */
     record OrderLineForm(String what, @Nullable String colour, String pack, String number) {}
@@ -188,7 +188,7 @@ class BuyController {
     TakeOffView order(
             @PathVariable UUID jobId, @RequestHeader("Idempotency-Key") UUID key, @RequestBody OrderForm form) {
         var faults = new Faults();
-        String supplier = faults.line("supplier", form.supplier(), 0, 60);
+        String supplier = faults.line("supplier", form.supplier(), 1, 60);
         String by = faults.line("by", form.by(), 1, 60);
         String note = faults.prose("note", form.note(), 2000);
         List<OrderLineForm> wanted = form.lines() == null ? List.of() : form.lines();

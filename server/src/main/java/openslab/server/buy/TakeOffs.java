@@ -3,6 +3,7 @@ package openslab.server.buy;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -110,6 +111,7 @@ public class TakeOffs {
                 room.all().stream().map(StoreRoom.Kept::leftover).toList(),
                 paces.all(),
                 orders.stream().flatMap(TakeOffs::placed).toList(),
+                small(orders),
                 book.came(ids),
                 away);
         Instant now = job.now();
@@ -125,6 +127,14 @@ public class TakeOffs {
                 all.stream().map(KnownJob::stored).toList(),
                 JobTakeOff.of(sites, shop, when, job.units()),
                 orders);
+    }
+
+    /** What went out of what has no sheet, by its id. */
+    private static Map<String, Integer> small(List<OrderBook.PlacedOrder> orders) {
+        return orders.stream()
+                .flatMap(o -> o.lines().stream())
+                .filter(l -> l.size() == 0)
+                .collect(Collectors.toMap(OrderBook.PlacedLine::what, OrderBook.PlacedLine::number, Integer::sum));
     }
 
     private static Stream<Placed> placed(OrderBook.PlacedOrder order) {

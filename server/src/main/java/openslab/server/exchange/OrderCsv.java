@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import openslab.core.buy.Bill;
+import openslab.server.web.CsvCell;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 
@@ -23,11 +24,11 @@ final class OrderCsv {
             for (Bill.SupplierList list : bill.suppliers()) {
                 for (Bill.OrderLine l : list.lines()) {
                     csv.printRecord(
-                            list.supplier(),
+                            CsvCell.harmless(list.supplier()),
                             l.what(),
-                            l.title(),
-                            l.colour(),
-                            l.pack(),
+                            CsvCell.harmless(l.title()),
+                            CsvCell.harmless(l.colour()),
+                            CsvCell.harmless(l.pack()),
                             l.count(),
                             money(l.eachCents()),
                             money(l.cents()));

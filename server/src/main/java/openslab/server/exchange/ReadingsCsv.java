@@ -14,7 +14,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import openslab.core.job.LogEntry;
 import openslab.core.quantity.InvalidInput;
@@ -28,6 +27,7 @@ import openslab.server.job.LogStore;
 import openslab.server.job.ZoneStore;
 import openslab.server.store.Snapshot;
 import openslab.server.store.Writes;
+import openslab.server.web.CsvCell;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -91,21 +91,7 @@ class ReadingsCsv {
     }
 
     private static String line(List<Object> cells) {
-        return FORMAT.format(cells.stream().map(ReadingsCsv::harmless).toArray()) + FORMAT.getRecordSeparator();
-    }
-
-    /** A spreadsheet runs what begins so; a minus before a number is one. An apostrophe keeps it a text, and is read off again. */
-    private static final Pattern RUNS = Pattern.compile("'*[=+\\-@\\t\\r].*", Pattern.DOTALL);
-
-    private static final Pattern NUMBER = Pattern.compile("[+-]?\\d[\\d.,]*(\\s?[^\\s\\d=+@|(!-]{1,8})?");
-
-    private static Object harmless(Object cell) {
-        String text = String.valueOf(cell);
-        return RUNS.matcher(text).matches() && !NUMBER.matcher(text).matches() ? "'" + text : cell;
-    }
-
-    private static String asWritten(String cell) {
-        return cell.startsWith("'") && RUNS.matcher(cell).matches() ? cell.substring(1) : cell;
+        return FORMAT.format(cells.stream().map(CsvCell::harmless).toArray()) + FORMAT.getRecordSeparator();
     }
 
     private static List<LogEntry> readings(ZoneStore.StoredZone zone) {
@@ -224,7 +210,7 @@ class ReadingsCsv {
             String at = "line " + line.getRecordNumber();
             Map<String, String> cells = new TreeMap<>();
             for (int i = 0; i < Math.min(columns.size(), line.size()); i++) {
-                cells.put(columns.get(i), asWritten(line.get(i)));
+                cells.put(columns.get(i), CsvCell.asWritten(line.get(i)));
             }
             if (line.size() > columns.size()) {
                 faults.add(new InvalidInput.Fault(at, line.size() + " cells", "at most " + columns.size()));

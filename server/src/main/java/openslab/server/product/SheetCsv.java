@@ -6,8 +6,10 @@ import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
+import openslab.server.web.CsvCell;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Component;
@@ -46,7 +48,8 @@ class SheetCsv {
         var out = new StringBuilder(FIELD + "," + VALUE + "\r\n");
         Map<String, String> lines = new LinkedHashMap<>();
         flatten("", json.valueToTree(form), lines);
-        lines.forEach((field, value) -> out.append(FORMAT.format(field, value)).append("\r\n"));
+        lines.forEach((field, value) ->
+                out.append(FORMAT.format(field, CsvCell.harmless(value))).append("\r\n"));
         return out.toString();
     }
 
@@ -82,7 +85,9 @@ class SheetCsv {
                 continue;
             }
             List<String> path = List.of(line.get(0).split("/"));
-            if (path.size() > DEEPEST || path.stream().anyMatch(String::isBlank) || !put(root, path, line.get(1))) {
+            if (path.size() > DEEPEST
+                    || path.stream().anyMatch(String::isBlank)
+                    || !put(root, path, CsvCell.asWritten(line.get(1)))) {
                 faults.add(at, line.get(0), "the place of a text in a sheet, such as clocks/FOOT/0/time, once");
             }
         }
@@ -90,7 +95,11 @@ class SheetCsv {
         try {
             return json.treeToValue(listed(root), SheetForm.class);
         } catch (JacksonException e) {
-            throw new InvalidInput("file", e.getOriginalMessage(), "the fields of a sheet, as a sheet is taken out");
+            String at = e.getPath().stream()
+                    .map(r -> r.getPropertyName() == null ? String.valueOf(r.getIndex()) : r.getPropertyName())
+                    .collect(Collectors.joining("/"));
+            throw new InvalidInput(
+                    "file", at.isEmpty() ? "something else" : at, "the fields of a sheet, as a sheet is taken out");
         }
     }
 

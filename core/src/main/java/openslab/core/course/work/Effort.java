@@ -100,7 +100,7 @@ public record Effort(
                 pace,
                 time,
                 work.hands(),
-                once ? List.of() : used(work, amount, system),
+                used(work, once ? 1 : amount, system),
                 work.dustM() > 0 && floor ? Optional.of(dust(work, amount, system)) : Optional.empty(),
                 work.isWet() && floor ? Optional.of(water(work, amount, system)) : Optional.empty(),
                 work.wheelM() > 0 ? Optional.of(Airflow.atLeast(work.wheelM(), system)) : Optional.empty(),
@@ -121,8 +121,9 @@ public record Effort(
         var used = new ArrayList<Figure>();
         for (Work.Wear wear : work.wears()) {
             var w = new Worksheet(system);
-            w.given("a", "amount", amount, work.per().amount());
-            w.given("l", "one lasts for", wear.lasts(), work.per().amount());
+            Unit unit = work.per() == Work.Per.ONCE ? Unit.ONE : work.per().amount();
+            w.given("a", work.per() == Work.Per.ONCE ? "times" : "amount", amount, unit);
+            w.given("l", "one lasts for", wear.lasts(), unit);
             double exact = w.let("x", "before whole ones are counted", "a/l", amount / wear.lasts(), Unit.ONE);
             used.add(w.figure(wear.label(), "n", "ceil(x)", Math.ceil(exact - 1e-9), Unit.ONE, RATES));
         }
