@@ -58,6 +58,20 @@ public class ApiFuzzTest {
     private static final String[] TYPES = {"application/yaml", "text/plain", "application/x-www-form-urlencoded", "json"
     };
 
+    /** How often one of a list comes again. */
+    private static final String[] SIZES = {"1", "50", "300", "3000"};
+
+    private static final String[] ACCEPTED = {
+        "application/yaml",
+        "application/xml",
+        "text/html",
+        "application/problem+json",
+        "image/*",
+        "*/*;q=0",
+        "nonsense",
+        "text/csv"
+    };
+
     private App app;
     private JsonNode description;
     private final Random random = new Random(20_261_128);
@@ -212,6 +226,9 @@ public class ApiFuzzTest {
         if (random.nextInt(20) > 0) {
             request.header("If-Match", version(path));
         }
+        if (random.nextInt(8) == 0) {
+            request.header("Accept", pick(ACCEPTED));
+        }
         JsonNode content = operation.path("requestBody").path("content");
         String body = content.isMissingNode() ? "" : body(content);
         if (!method.equals("GET")) {
@@ -296,7 +313,7 @@ public class ApiFuzzTest {
             case "units" -> pick("US", "METRIC", "us", "");
             case "scale" -> pick("50", "1", "0", "-1", "1e9", "x");
             case "thickness" -> pick("4 in", "100 mm", "0", "1e9", "x");
-            case "timeZone" -> pick("America/Halifax", "Mars/Base", "");
+            case "timeZone" -> pick("America/Halifax", "Mars/Base", "", "\ud800");
             case "copy", "early", "working" -> pick("true", "false", "maybe");
             default -> ids.get(random.nextInt(ids.size()));
         };
@@ -386,15 +403,24 @@ public class ApiFuzzTest {
             }
         } else if (at instanceof ArrayNode array && !array.isEmpty()) {
             int i = random.nextInt(array.size());
-            switch (random.nextInt(4)) {
+            switch (random.nextInt(6)) {
                 case 0 -> array.remove(i);
                 case 1 -> array.add(array.get(i).deepCopy());
+                case 2 -> array.insert(i, App.JSON.nullNode());
+                case 3 -> many(array, array.get(i), pick(SIZES));
                 default -> array.set(i, other());
             }
         } else {
             return other();
         }
         return root;
+    }
+
+    /** So many of the same. */
+    private static void many(ArrayNode array, JsonNode one, String times) {
+        for (int i = Integer.parseInt(times); i > 0; i--) {
+            array.add(one.deepCopy());
+        }
     }
 
     private JsonNode other() {

@@ -58,6 +58,19 @@ final class StoryScript {
         return story.expectations;
     }
 
+    /** The floor of a story as it stands before anything is done to it. */
+    static Floor surveyed(App app, String name) {
+        var story = new StoryScript(app, name);
+        for (String text : App.text("stories/" + name + ".txt").lines().toList()) {
+            if (text.matches("(floor|choose) .*|.* READING .*")) {
+                story.take(text);
+            } else if (!text.isBlank() && !text.startsWith("#") && !text.startsWith("is ")) {
+                break;
+            }
+        }
+        return story.floor;
+    }
+
     private void take(String text) {
         if (!text.startsWith("is ")) {
             told = null;

@@ -31,6 +31,11 @@ public record Supply(String id, String label, double amount, Unit unit, double p
             Source.commonPractice("as much as its sheet takes; up to 1 qt in 5 gal where it is silent");
     private static final double USUAL_GRIT = 0.05;
 
+    /** OURS: litres to a metre of cove, 4 in high with a radius of 1 in, 1/8 in thick. */
+    private static final double USUAL_COVE_L = 0.38;
+
+    private static final Source COVE = Source.ours("a cove 4 in high, radius 1 in, 1/8 in thick, along every wall");
+
     private record Pack(String words, double holds) {}
 
     private static final Pack MORTAR = new Pack("bags of 50 lb (23 kg)", BAG_OF_MORTAR_L);
@@ -83,6 +88,29 @@ public record Supply(String id, String label, double amount, Unit unit, double p
                 Unit.LITRE,
                 Unit.QUART.toBase(1),
                 GRIT);
+    }
+
+    /** What goes into bags that are coloured on the floor. @param bags of powder; {@code mostL} of colour to one, as its sheet has it */
+    public static Supply ofColour(double bags, double mostL) {
+        return new Supply(
+                id("colour for bags"),
+                "Colour for bags, bottles of 1 qt (1 L)",
+                bags * mostL,
+                Unit.LITRE,
+                Unit.QUART.toBase(1),
+                Source.sheet("the most colour a bag may have, in every bag"));
+    }
+
+    /** Mortar for a cove that no plan has drawn. @param metres of wall */
+    public static Supply ofCove(double metres) {
+        Pack pack = REPAIRS.get("cove mortar");
+        return new Supply(
+                id("cove mortar"),
+                "Cove mortar, " + pack.words(),
+                metres * USUAL_COVE_L,
+                Unit.LITRE,
+                pack.holds(),
+                COVE);
     }
 
     private static Pack can(UnitSystem system) {

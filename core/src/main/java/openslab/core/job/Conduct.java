@@ -273,7 +273,8 @@ public final class Conduct {
     private boolean stepThatMixes(LogEntry e, LayerChoice layer) {
         return (e.kind() == LogEntry.Kind.BEGUN || e.kind() == LogEntry.Kind.DONE)
                 && upToItsCoat(layer).stream()
-                        .anyMatch(s -> s.id().equals(e.subject()) && !LayWorks.MIXES_NOTHING.contains(s.work()));
+                        .anyMatch(s -> s.id().equals(e.subject())
+                                && LayWorks.MIXES_NOTHING.stream().noneMatch(s.work()::is));
     }
 
     /** Its steps, up to the one that puts it on. */

@@ -29,6 +29,7 @@ import openslab.core.course.Step;
 import openslab.core.course.work.Effort;
 import openslab.core.course.work.Item;
 import openslab.core.course.work.Paces;
+import openslab.core.course.work.Work;
 import openslab.core.floor.plan.Room;
 import openslab.core.mix.Allowance;
 import openslab.core.mix.BatchPlan;
@@ -356,7 +357,7 @@ public record JobTakeOff(
             double maskM = masks(zone, preparing) ? maskM(zone) : 0;
             double tapedM = open.stream()
                     .flatMap(l -> zone.steps(l).stream())
-                    .filter(s -> s.work().equals(LayWorks.TAPE_EDGES))
+                    .filter(s -> s.work().is(LayWorks.TAPE_EDGES))
                     .mapToDouble(s -> s.amount(PrepLog.extent(zone, system)))
                     .sum();
             Map<String, Double> worn = new TreeMap<>();
@@ -374,7 +375,7 @@ public record JobTakeOff(
                     maskM * Room.USUAL_FILM_M,
                     coats,
                     worn,
-                    Stream.concat(supplies(zone, preparing), open.stream().flatMap(l -> grit(zone, l)))
+                    Stream.concat(supplies(zone, preparing), open.stream().flatMap(l -> stirredIn(zone, l)))
                             .toList());
         }
 
@@ -414,15 +415,25 @@ public record JobTakeOff(
             return Stream.concat(repairs, washes);
         }
 
-        private Stream<Supply> grit(ZoneFacts zone, LayerChoice layer) {
+        /** What goes into a coat or under it, and has no sheet. */
+        private Stream<Supply> stirredIn(ZoneFacts zone, LayerChoice layer) {
             ProductSheet sheet = zone.taken(layer);
-            boolean isStirredIn =
-                    zone.steps(layer).stream().anyMatch(s -> s.work().equals(LayWorks.STIR_GRIT));
-            return isStirredIn && sheet.liquid().isPresent()
-                    ? Stream.of(Supply.ofGrit(
-                            amount(zone, layer, sheet),
-                            sheet.handling().dosing().gritMost()))
-                    : Stream.of();
+            double amount = amount(zone, layer, sheet);
+            var all = new ArrayList<Supply>();
+            if (hasStep(zone, layer, LayWorks.STIR_GRIT) && sheet.liquid().isPresent()) {
+                all.add(Supply.ofGrit(amount, sheet.handling().dosing().gritMost()));
+            }
+            if (hasStep(zone, layer, Works.COVE) && zone.plan().flaws().coveM() == 0) {
+                all.add(Supply.ofCove(zone.edgeM(system)));
+            }
+            sheet.powder()
+                    .filter(p -> p.colourMostL() > 0)
+                    .ifPresent(p -> all.add(Supply.ofColour(amount / p.bagKg(), p.colourMostL())));
+            return all.stream();
+        }
+
+        private static boolean hasStep(ZoneFacts zone, LayerChoice layer, Work work) {
+            return zone.steps(layer).stream().anyMatch(s -> s.work().is(work));
         }
 
         private double amount(ZoneFacts zone, LayerChoice layer, ProductSheet sheet) {
@@ -462,7 +473,7 @@ public record JobTakeOff(
                             .map(PrepMethod::looksAgain)
                             .orElse(true);
             Stream<Step> steps = isToCome ? PrepLog.masking(zone).stream() : preparing.stream();
-            return steps.anyMatch(s -> s.work().equals(Works.MASK));
+            return steps.anyMatch(s -> s.work().is(Works.MASK));
         }
 
         private boolean isPrepared(ZoneFacts zone) {

@@ -29,7 +29,7 @@ public record Stamping(double paceM2PerMin, Optional<Figure> most) {
     public static Optional<Stamping> of(
             ZoneFacts zone, LayerChoice layer, Paces paces, UnitSystem system, Instant now) {
         return zone.steps(layer).stream()
-                .filter(s -> s.work().id().equals(LayWorks.STAMP.id()))
+                .filter(s -> s.work().is(LayWorks.STAMP))
                 .findFirst()
                 .map(stamp -> of(zone, layer, stamp, paces, system, now));
     }

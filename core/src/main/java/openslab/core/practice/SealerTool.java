@@ -36,7 +36,7 @@ public enum SealerTool implements School {
 
     @Override
     public Step laid(Step step, ProductSheet sheet, Place place) {
-        return this == SPRAY && step.work().id().equals(LayWorks.SPRAY_SEALER.id())
+        return this == SPRAY && step.work().is(LayWorks.SPRAY_SEALER)
                 ? step.called("Spray thin").adding(" Nobody rolls it back: a puddle is dabbed off at once.")
                 : step;
     }

@@ -37,6 +37,6 @@ public enum SpreadTool implements School {
 
     @Override
     public Step laid(Step step, ProductSheet sheet, Place place) {
-        return step.work().id().equals(LayWorks.SPREAD.id()) ? step.adding(" " + label + ".") : step;
+        return step.work().is(LayWorks.SPREAD) ? step.adding(" " + label + ".") : step;
     }
 }

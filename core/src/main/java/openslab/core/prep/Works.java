@@ -32,6 +32,7 @@ public final class Works {
             Work.of("wipe", "Wipe", Per.FLOOR, 80, CLOTHS).wears("Tack cloth", 10);
     public static final Work SOLVENT_WIPE = Work.of(
                     "solvent-wipe", "Wipe with solvent", Per.FLOOR, 40, CLOTHS, GLOVES, AIR)
+            .wears("Can of wiping solvent", 40)
             .wears("Cloth", 4);
     public static final Work CHECK = Work.of("check", "Test", Per.ONCE, 0.25, TEST_KIT);
     public static final Work DRY = Work.of("dry", "Dry", Per.ONCE, 0.1);

@@ -16,6 +16,8 @@ public final class LayWorks {
     /** What a roller is covered with; which nap, its sheet says. */
     public static final String SLEEVE = "Roller sleeve";
 
+    private static final String FLUSH = "Can of acetone or xylene, to flush the sprayer";
+
     public static final Work SETTLE = Work.of("settle", "Settle what cannot be undone", Per.ONCE, 0.25);
     public static final Work STIR = Work.of("stir", "Stir and mix", Per.ONCE, 0.2, PADDLE, GLOVES, GOGGLES);
     public static final Work STIR_GRIT =
@@ -28,6 +30,9 @@ public final class LayWorks {
             .hands(2)
             .wears(SLEEVE, 50);
     public static final Work ROLL_THIN = Work.of("roll-thin", "Roll a thin coat", Per.FLOOR, 50, ROLLER, TRAY, LAMP)
+            .wears(SLEEVE, 70);
+    public static final Work ROLL_INDOORS = Work.of(
+                    "roll-indoors", "Roll a thin coat, in socks", Per.FLOOR, 50, ROLLER, TRAY, LAMP, SOCKS)
             .wears(SLEEVE, 70);
     public static final Work SPRAY_STAIN = Work.of(
                     "spray-stain", "Spray stain", Per.FLOOR, 60, PLASTIC_SPRAYER, SPIKES, GOGGLES, GLOVES, BOOTS, AIR)
@@ -45,6 +50,7 @@ public final class LayWorks {
                     AIR,
                     HELPER)
             .hands(2)
+            .wears(FLUSH, 400)
             .wears(SLEEVE, 100);
     public static final Work MOP_ON = Work.of(
                     "mop-on", "Lay a coat of wax or finish", Per.FLOOR, 120, FINISH_MOP, SOCKS)
@@ -59,6 +65,8 @@ public final class LayWorks {
     public static final Work OUTLINE = Work.of("outline", "Outline the edges", Per.EDGE, 120, FINISH_MOP, SOCKS);
     public static final Work THROW =
             Work.of("throw", "Throw it", Per.FLOOR, 90, SPIKES, HELPER).hands(2);
+    public static final Work WIPE_OFF =
+            Work.of("wipe-off", "Wipe off what stands", Per.FLOOR, 60, CLOTHS).wears("Cloth", 10);
     public static final Work WATCH = Work.of("watch", "Wait and look", Per.ONCE, 0.2);
     public static final Work NEUTRALISE = Work.of(
                     "neutralise-stain", "Neutralise", Per.FLOOR, 60, SODA, MOPS, GLOVES, GOGGLES, BOOTS, AIR)
@@ -97,18 +105,21 @@ public final class LayWorks {
     public static final Work STAMP =
             Work.of("stamp", "Stamp", Per.FLOOR, 15, STAMPS, HELPER).hands(3).wears("Pail of release", 90);
     public static final Work CUT_JOINTS = Work.of(
-                    "cut-joints", "Cut the joints", Per.ONCE, 2, SAW, PINS, EARS, GOGGLES, RESPIRATOR)
+                    "cut-joints", "Cut the joints", Per.ONCE, 2, SAW, CHALK_LINE, EARS, GOGGLES, RESPIRATOR)
             .wears("Diamond blade", 1);
     public static final Work WASH_RELEASE = Work.of(
                     "wash-release", "Wash the release off", Per.FLOOR, 20, WASHER, BRUSHES, GOGGLES, BOOTS, CLOSED_OFF)
-            .wet(4);
+            .wet(4)
+            .wears("Bottle of dish soap", 100);
     public static final Work RUB_SEAMS =
             Work.of("rub-seams", "Rub squeezed seams down", Per.FLOOR, 60, BRUSHES, GLOVES);
-    public static final Work ACCENT =
-            Work.of("accent", "Roll and broom the accent", Per.FLOOR, 40, ROLLER, BROOM, GLOVES);
+    public static final Work ACCENT = Work.of(
+                    "accent", "Roll and broom the accent", Per.FLOOR, 40, ROLLER, BROOM, GLOVES)
+            .wears(SLEEVE, 60);
     public static final Work SPRAY_DYE = Work.of(
                     "spray-dye", "Spray dye", Per.FLOOR, 70, ACETONE_SPRAYER, SPIKES, GOGGLES, GLOVES, RESPIRATOR, AIR)
-            .hands(2);
+            .hands(2)
+            .wears(FLUSH, 400);
     public static final Work BRUSH_ANTIQUE = Work.of(
                     "brush-antique", "Mist and brush the antique in", Per.FLOOR, 20, SOFT_BRUSH, GLOVES, HELPER)
             .hands(3);
@@ -120,7 +131,8 @@ public final class LayWorks {
     public static final Work SPREAD = Work.of(
                     "spread", "Squeegee or broom it on", Per.FLOOR, 20, SQUEEGEE, BROOM, FOAM, BOOTS, HELPER)
             .hands(2)
-            .wears("Roll of foam or joint tape", 60);
+            .wears("Roll of foam or joint tape", 60)
+            .wears("Sheet of 20 grit paper", 20);
     public static final Work TEXTURE = Work.of("texture", "Pull the texture", Per.FLOOR, 15, BROOM, TROWELS)
             .hands(2);
     public static final Work TAPE_PLANKS = Work.of("tape-planks", "Tape the planks", Per.FLOOR, 8, FIBRE_TAPE, PINS)
@@ -153,6 +165,7 @@ public final class LayWorks {
             CUT_IN,
             ROLL,
             ROLL_THIN,
+            ROLL_INDOORS,
             SPRAY_STAIN,
             SPRAY_SEALER,
             MOP_ON,
@@ -161,6 +174,7 @@ public final class LayWorks {
             POUR,
             OUTLINE,
             THROW,
+            WIPE_OFF,
             WATCH,
             NEUTRALISE,
             SCRUB,

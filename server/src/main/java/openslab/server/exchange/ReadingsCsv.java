@@ -216,7 +216,7 @@ class ReadingsCsv {
                 faults.add(new InvalidInput.Fault(at, line.size() + " cells", "at most " + columns.size()));
                 return;
             }
-            ZoneStore.StoredZone zone = byName.get(cells.get("zone"));
+            ZoneStore.StoredZone zone = byName.get(cells.getOrDefault("zone", ""));
             if (zone == null) {
                 faults.add(new InvalidInput.Fault(
                         at + ", zone", cells.get("zone"), "a zone of this job: " + String.join(", ", byName.keySet())));

@@ -15,6 +15,7 @@ import openslab.core.mix.recipe.WeighIn;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
+import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
@@ -94,6 +95,9 @@ public final class Recipes {
 
     /** What the scale showed, and what follows. @param allowance that goes on top where it is put on; @throws openslab.core.quantity.InvalidInput naming every fault */
     public static WeighIn weighIn(ProductSheet product, Allowance allowance, WeighForm form) {
+        if (form.recipe() == null) {
+            throw new InvalidInput("recipe", null, "the recipe that is weighed, as it was asked for");
+        }
         UnitSystem units = units(form.recipe());
         Asked asked = asked(form.recipe());
         Recipe recipe = asked.recipe(product, allowance, units);

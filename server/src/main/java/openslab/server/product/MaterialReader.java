@@ -33,6 +33,8 @@ final class MaterialReader {
             Set.of(Material.Kind.TWO_PART, Material.Kind.ONE_PART, Material.Kind.BROADCAST);
 
     /** OURS: a twenty-fifth of its weight. */
+    private static final double LEAST_B = 0.005;
+
     private static final double WETS_L_PER_KG = 0.04;
 
     private final SheetForm form;
@@ -94,6 +96,7 @@ final class MaterialReader {
         ordered("look", "usual");
         ordered("usual", "deep");
         wetted();
+        hardened();
         within();
         classes = readClasses();
     }
@@ -106,6 +109,19 @@ final class MaterialReader {
                     numbers.get("waterMin").typed(),
                     "at least " + Show.in(Unit.of(Dimension.VOLUME, units), WETS_L_PER_KG * number("bag"))
                             + " to such a bag: less cannot wet it; were quarts meant? The sheet in hand says so");
+        }
+    }
+
+    /** OURS: a drop of hardener hardens nothing. */
+    private void hardened() {
+        Value a = flat.get(SheetFields.PARTS_A.id());
+        Value b = flat.get(SheetFields.PARTS_B.id());
+        if (kind == Material.Kind.TWO_PART && a != null && b != null && b.base() < LEAST_B * a.base()) {
+            faults.add(
+                    "partsB",
+                    b.typed(),
+                    "0 for one part, or at least " + Show.number(LEAST_B * a.base(), 4)
+                            + " to so much of A: less hardens nothing");
         }
     }
 

@@ -108,6 +108,8 @@ final class SheetReader {
         return new Read(canonical(sheet, material, traits, limits, clocks, kits, reseal), sheet);
     }
 
+    private static final int MOST_TIMES = 40;
+
     private record TimeValue(Value at, Value time) {}
 
     private record KitValue(String label, Value size, Value price) {}
@@ -136,6 +138,10 @@ final class SheetReader {
         form.clocks().forEach((name, rows) -> {
             Clock clock = faults.oneOf("clocks." + name, name, Clock.class);
             var values = new ArrayList<TimeValue>();
+            if (rows != null && rows.size() > MOST_TIMES) {
+                faults.add("clocks." + name, rows.size() + " times", "at most " + MOST_TIMES);
+                return;
+            }
             for (int i = 0; rows != null && i < rows.size(); i++) {
                 var row = rows.get(i);
                 if (row == null) {
@@ -159,7 +165,21 @@ final class SheetReader {
                 faults.add("clocks." + clock, null, "at least one temperature with its time");
             }
         }
+        closesAfterItOpens(clocks);
         return clocks;
+    }
+
+    private void closesAfterItOpens(Map<Clock, List<TimeValue>> clocks) {
+        List<TimeValue> opens = clocks.getOrDefault(Clock.RECOAT_OPENS, List.of());
+        for (TimeValue closes : clocks.getOrDefault(Clock.RECOAT_CLOSES, List.of())) {
+            opens.stream()
+                    .filter(o -> o.at != null && o.time != null && closes.at != null && closes.time != null)
+                    .filter(o -> o.at.base() == closes.at.base() && o.time.base() >= closes.time.base())
+                    .forEach(o -> faults.add(
+                            "clocks.RECOAT_CLOSES",
+                            closes.time.typed() + " at " + closes.at.typed(),
+                            "later than the " + o.time.typed() + " after which it may be recoated"));
+        }
     }
 
     private List<KitValue> kitValues(Field size) {

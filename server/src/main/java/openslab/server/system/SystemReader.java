@@ -3,6 +3,7 @@ package openslab.server.system;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -34,6 +35,9 @@ final class SystemReader {
     /** @param ways of the layers that have steps of their own */
     record Read(FloorSystem system, List<Way> ways) {}
 
+    private static final int MOST_LAYERS = 20;
+    private static final int MOST_STEPS = 60;
+    private static final int MOST_TIMES = 40;
     private static final String ID = "[a-z0-9-]+";
     private static final String ID_WORDS = "small letters, figures and hyphens";
     private static final Field TIME = Field.quantity("time", "Time", Unit.HOUR, 0.001, 20_000, "30 s, 15 min, 3 h");
@@ -68,12 +72,23 @@ final class SystemReader {
         }
         var ways = new ArrayList<Way>();
         var layers = new ArrayList<FloorSystem.Layer>();
-        for (int i = 0; form.layers() != null && i < form.layers().size(); i++) {
-            layer(form.layers().get(i), "layers[" + i + "].", version == 0 ? id : id + "." + version, ways)
+        List<SystemForm.LayerPart> parts = form.layers() == null ? List.of() : form.layers();
+        if (parts.isEmpty() || parts.size() > MOST_LAYERS) {
+            faults.add("layers", parts.size() + " layers", "1 to " + MOST_LAYERS);
+            faults.check();
+        }
+        for (int i = 0; i < parts.size(); i++) {
+            layer(parts.get(i), "layers[" + i + "].", version == 0 ? id : id + "." + version, ways)
                     .ifPresent(layers::add);
         }
-        if (form.layers() == null || form.layers().isEmpty()) {
-            faults.add("layers", null, "at least one layer");
+        for (int i = 1; i < parts.size(); i++) {
+            String layerId = parts.get(i).id();
+            if (parts.subList(0, i).stream().anyMatch(p -> Objects.equals(p.id(), layerId))) {
+                faults.add("layers[" + i + "].id", layerId, "an id that no other layer has");
+            }
+        }
+        if (!layers.isEmpty() && layers.stream().allMatch(FloorSystem.Layer::isOptional)) {
+            faults.add("layers[0].when", parts.get(0).when(), "at least one layer that is always laid");
         }
         Rung rung = faults.oneOf("rung", form.rung(), Rung.class);
         Face face = face(form.face());
@@ -146,6 +161,10 @@ final class SystemReader {
 
     private Optional<Way> ofSteps(String id, List<SystemForm.StepPart> parts, String path) {
         var steps = new ArrayList<LayStep>();
+        if (parts != null && parts.size() > MOST_STEPS) {
+            faults.add(path + "steps", parts.size() + " steps", "at most " + MOST_STEPS);
+            return Optional.empty();
+        }
         for (int i = 0; parts != null && i < parts.size(); i++) {
             step(parts.get(i), path + "steps[" + i + "].").ifPresent(steps::add);
         }
@@ -236,8 +255,18 @@ final class SystemReader {
 
     private LayWait window(SystemForm.WaitPart part, String path) {
         String until = faults.line(path + "until", part.until(), 1, 120);
+        if (part.window().size() > MOST_TIMES) {
+            faults.add(path + "window", part.window().size() + " times", "at most " + MOST_TIMES);
+            return LayWait.NONE;
+        }
         TemperatureCurve opens = curve(part.window(), SystemForm.WindowPart::opens, path);
         TemperatureCurve closes = curve(part.window(), SystemForm.WindowPart::closes, path);
+        if (opens != null
+                && closes != null
+                && opens.points().stream().anyMatch(p -> closes.minutesAt(p.celsius()) <= p.minutes())) {
+            faults.add(path + "window", null, "a window that closes after it opens, at every temperature");
+            return LayWait.NONE;
+        }
         return until == null || opens == null || closes == null
                 ? LayWait.NONE
                 : new LayWait.Window(opens, closes, until);

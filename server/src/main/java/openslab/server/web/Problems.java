@@ -34,6 +34,7 @@ import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidNullException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -184,6 +185,9 @@ class Problems extends ResponseEntityExceptionHandler {
                     path(text),
                     "half a character, or none",
                     "text of whole characters, without U+0000, U+FFFE and their like");
+        }
+        if (cause instanceof InvalidNullException none) {
+            return new InvalidInput.Fault(path(none), null, "a value: one of a list is never null");
         }
         if (cause instanceof DatabindException bind) {
             return new InvalidInput.Fault(

@@ -1,5 +1,6 @@
 package openslab.server.web;
 
+import com.fasterxml.jackson.annotation.Nulls;
 import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
@@ -24,6 +25,9 @@ import org.springdoc.core.utils.SpringDocUtils;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.http.MediaType;
+import org.springframework.http.converter.HttpMessageConverters;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
@@ -153,7 +157,22 @@ public class WireFormat {
     JsonMapperBuilderCustomizer strict() {
         return builder -> builder.enable(MapperFeature.DEFAULT_VIEW_INCLUSION)
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
-                .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS);
+                .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+                // nothing stands in for one of a list: it is left out, or it is a value
+                .changeDefaultNullHandling(nulls -> nulls.withContentNulls(Nulls.FAIL));
+    }
+
+    /** JSON only: a library brings another form along, that knows nothing of ours. */
+    @Bean
+    WebMvcConfigurer noYaml() {
+        return new WebMvcConfigurer() {
+            @Override
+            public void configureMessageConverters(HttpMessageConverters.ServerBuilder builder) {
+                builder.configureMessageConvertersList(all -> all.removeIf(
+                        c -> c.getSupportedMediaTypes().stream().anyMatch(MediaType.APPLICATION_YAML::includes)
+                                && c.getSupportedMediaTypes().stream().noneMatch(MediaType.ALL::equals)));
+            }
+        };
     }
 
     private static ValueSerializer<Figure> figures() {

@@ -82,6 +82,11 @@ public record Work(
         return new Work(id, title, per, pace, 1, List.of(items), List.of(), 0, 0, 0, Optional.empty());
     }
 
+    /** Whether it is the same kind of work, whatever else lies ready for it. */
+    public boolean is(Work other) {
+        return id.equals(other.id);
+    }
+
     /** The same work, with these lying ready too. */
     public Work with(List<Item> more) {
         List<Item> all = Stream.concat(items.stream(), more.stream()).distinct().toList();
