@@ -2732,6 +2732,7 @@ export interface components {
             nails: components["schemas"]["FigureView"];
             planks: components["schemas"]["Plank"][];
             tape: components["schemas"]["FigureView"];
+            undrawn: string;
             /** Format: int32 */
             version: number;
         };
@@ -2785,6 +2786,7 @@ export interface components {
             most?: components["schemas"]["FigureView"];
             out: components["schemas"]["Corner"];
             stamps: components["schemas"]["Stamps"];
+            undrawn: string;
         };
         LayerView: {
             digest: string;

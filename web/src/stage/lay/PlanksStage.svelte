@@ -66,6 +66,7 @@
 <LayerHead title="{layer.title}, in planks" {job} {zone} {layer} />
 
 {#if told}
+  {#if told.undrawn}<p class="undrawn" role="status">Not drawn: {told.undrawn}</p>{/if}
   <div class="columns">
     <div>
       <PlankDrawing
@@ -177,6 +178,11 @@
 {/if}
 
 <style>
+  .undrawn {
+    padding-block: 8px;
+    font-weight: 600;
+  }
+
   h2 {
     font-size: 20px;
     margin-block: 14px 4px;

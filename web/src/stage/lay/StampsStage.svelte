@@ -76,6 +76,7 @@
 <LayerHead title="{layer.title}, mat by mat" {job} {zone} {layer} />
 <Trouble {problem} />
 
+{#if told?.undrawn}<p class="undrawn" role="status">Not drawn: {told.undrawn}</p>{/if}
 {#if told && drawn}
   <p class="lead">
     {told.stamps.strips.length === 1 ? 'One strip.' : `${told.stamps.strips.length} strips.`}
@@ -195,6 +196,11 @@
 {/if}
 
 <style>
+  .undrawn {
+    padding-block: 8px;
+    font-weight: 600;
+  }
+
   h2 {
     font-size: 20px;
     margin-block: 14px 4px;

@@ -5,6 +5,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import openslab.core.buy.KitCover;
 import openslab.core.product.Kit;
+import openslab.core.product.Packed;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Mode;
@@ -29,12 +30,12 @@ public class KitBuying {
     @Setup
     public void stock() {
         kits = IntStream.range(0, SIZES)
-                .mapToObj(i -> new Kit("size " + i, 101 + 37 * i, 1_000 + 313L * i + i * i % 97))
+                .mapToObj(i -> new Kit("size " + i, new Packed(101 + 37 * i), 1_000 + 313L * i + i * i % 97))
                 .toList();
     }
 
     @Benchmark
     public KitCover cheapest() {
-        return KitCover.of(units, kits);
+        return KitCover.of(new Packed(units), kits);
     }
 }

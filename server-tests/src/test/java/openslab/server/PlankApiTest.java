@@ -47,6 +47,29 @@ public class PlankApiTest {
         return form;
     }
 
+    /** 100 by 100 m in planks of 150 mm and 1.05 m on average: 10 000 m² by 0.1575 m² are 63 492. */
+    @Test
+    public void more_planks_than_anybody_lays_are_told_and_not_drawn() {
+        try (App app = App.start(App.emptyFolder())) {
+            var zone = App.zoneForm("Hall");
+            zone.put("sides", Map.of("length", "100 m", "width", "100 m"));
+            Floor floor = app.floor("Large", zone);
+            assertEquals(
+                    app.put(floor.zonePath() + "/layers", 2, Map.of("system", "plank-overlay"))
+                            .status(),
+                    200);
+            Answer opened = app.get(floor.zonePath() + LAYER);
+            assertEquals(opened.status(), 200);
+            assertTrue(opened.body().path("undrawn").asString().matches(".* about 63\\D492 planks; .*"), opened.text());
+            assertEquals(opened.body().path("planks").size(), 0);
+            Answer put = app.put(floor.zonePath() + LAYER, 0, form());
+            assertEquals(put.status(), 422, put.text());
+            assertTrue(put.text().contains("too-many-planks"), put.text());
+            assertEquals(
+                    app.get(floor.zonePath() + LAYER).body().path("version").asInt(), 0);
+        }
+    }
+
     /** 24 ft 6 in by 18 ft: in rows of 4, 8 and 6 in, 18 in the three, twelve times three rows. */
     @Test
     public void it_is_laid_out_nudged_and_kept() {

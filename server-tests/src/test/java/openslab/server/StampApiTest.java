@@ -15,6 +15,25 @@ import tools.jackson.databind.JsonNode;
 public class StampApiTest {
     private static final String STAMPS = "/stages/layers/overlay/stamps";
 
+    /** 100 by 100 m in mats of 2 by 2 ft: 10 000 m² by 0.3716 m² are 26,910; and a room that grew opens all the same. */
+    @Test
+    public void more_mats_than_anybody_lays_are_told_and_not_drawn() {
+        try (App app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z")) {
+            Floor floor = app.floor("Grown");
+            app.put(floor.zonePath() + "/layers", 2, Map.of("system", "stamped-overlay"));
+            var mats = Map.of("along", "24 in", "across", "24 in", "shift", "0", "grain", "0");
+            assertEquals(app.put(floor.zonePath() + STAMPS, 0, mats).status(), 200);
+            var grown = App.zoneForm("Grown");
+            grown.put("sides", Map.of("length", "100 m", "width", "100 m"));
+            Answer zone = app.put(floor.zonePath(), 3, grown);
+            assertEquals(zone.status(), 200, zone.text());
+            Answer opened = app.get(floor.zonePath() + STAMPS);
+            assertEquals(opened.status(), 200, opened.text());
+            assertTrue(opened.body().path("undrawn").asString().matches(".* about 26\\D910 mats; .*"), opened.text());
+            assertEquals(app.put(floor.zonePath() + STAMPS, 0, mats).status(), 422);
+        }
+    }
+
     /** 24 ft 6 in by 18 ft in mats of 2 ft: nine rows. Warm concrete leaves less time, so more strips. */
     @Test
     public void strips_follow_the_slab_and_mats_are_kept() {

@@ -9,6 +9,7 @@ import openslab.core.quantity.Figure;
  * A floor in planks, as one layer is taped.
  *
  * @param version of the layout, 0 where nobody laid it out yet; {@code form} as it was typed
+ * @param undrawn why it is not drawn, as where a room grew since it was laid out; empty where it is
  * @param grain radians from the first wall
  * @param floor its parts, each its outer ring first; {@code joints} on it
  */
@@ -16,6 +17,7 @@ public record LayerPlanks(
         long changes,
         int version,
         PlankForm form,
+        String undrawn,
         double grain,
         List<Planks.Plank> planks,
         List<List<List<Corner>>> frames,

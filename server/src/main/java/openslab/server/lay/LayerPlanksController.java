@@ -32,7 +32,7 @@ class LayerPlanksController {
 
     @GetMapping
     LayerPlanks planks(@PathVariable UUID jobId, @PathVariable UUID zoneId, @PathVariable String layerId) {
-        return layouts.read(jobId, zoneId, layerId, (zone, planks) -> planks);
+        return layouts.opened(jobId, zoneId, layerId);
     }
 
     @PutMapping
@@ -46,7 +46,7 @@ class LayerPlanksController {
         Jobs.Seen seen = Jobs.Seen.of(key, version);
         writes.once(key, List.of("planks", zoneId, layerId, seen.version(), form), () -> {
             LayerKey of = reader.zone(jobId, zoneId, zone -> {
-                form.read(zone.units());
+                layouts.planks(zone, new PlankStore.Stored(0, form));
                 return PlankLayouts.of(zone, layerId);
             });
             PlankStore.Stored stored = store.find(of).orElse(new PlankStore.Stored(0, form));

@@ -9,6 +9,7 @@ import openslab.core.job.Stamping;
 import openslab.core.layout.stamp.StampRules;
 import openslab.core.layout.stamp.Stamps;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Refusal;
 import openslab.server.job.KnownZone;
 import openslab.server.job.ZoneReader;
 import openslab.server.prep.PaceStore;
@@ -27,12 +28,14 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/jobs/{jobId}/zones/{zoneId}/stages/layers/{layerId}/stamps")
 class LayerStampsController {
     /**
+     * @param undrawn why it is not drawn, as where a room grew since; empty where it is
      * @param most stamped while its window is open; empty where no slab temperature says how long that is
      * @param out the way out; {@code floor} its parts, each its outer ring first
      */
     record LayerStamps(
             long changes,
             StampForm form,
+            String undrawn,
             Stamps stamps,
             Optional<Figure> most,
             Corner out,
@@ -56,7 +59,7 @@ class LayerStampsController {
     LayerStamps stamps(@PathVariable UUID jobId, @PathVariable UUID zoneId, @PathVariable String layerId) {
         return reader.zone(jobId, zoneId, zone -> {
             StampForm form = store.find(PlankLayouts.of(zone, layerId)).orElseGet(() -> StampForm.usual(zone.units()));
-            return stamps(zone, layerId, form);
+            return stamps(zone, layerId, form, false);
         });
     }
 
@@ -70,7 +73,7 @@ class LayerStampsController {
             @RequestBody StampForm form) {
         writes.once(key, List.of("stamps", zoneId, layerId, form), () -> {
             LayerKey of = reader.zone(jobId, zoneId, zone -> {
-                stamps(zone, layerId, form);
+                stamps(zone, layerId, form, true);
                 return PlankLayouts.of(zone, layerId);
             });
             store.put(of, form);
@@ -79,7 +82,8 @@ class LayerStampsController {
         return stamps(jobId, zoneId, layerId);
     }
 
-    private LayerStamps stamps(KnownZone zone, String layerId, StampForm form) {
+    /** @param strict whether one that cannot be drawn is refused; else it is told why */
+    private LayerStamps stamps(KnownZone zone, String layerId, StampForm form, boolean strict) {
         StampRules rules = form.read(zone.units());
         LayerChoice layer = zone.facts().layers().stream()
                 .filter(l -> l.id().equals(layerId))
@@ -89,7 +93,17 @@ class LayerStampsController {
                 .orElseThrow(() -> new NotHere("stamps of layerId", layerId));
         Corner out = bays.out(zone);
         List<List<List<Corner>>> floor = bays.ground(zone).parts(zone.facts().id());
-        Stamps stamps = Stamps.of(floor, out, rules, stamping.most(), stamping.paceM2PerMin(), zone.units());
-        return new LayerStamps(zone.job().changes(), form, stamps, stamping.most(), out, floor);
+        String undrawn = "";
+        Stamps stamps;
+        try {
+            stamps = Stamps.of(floor, out, rules, stamping.most(), stamping.paceM2PerMin(), zone.units());
+        } catch (Refusal e) {
+            if (strict) {
+                throw e;
+            }
+            undrawn = e.getMessage() + " " + e.remedy();
+            stamps = Stamps.none(zone.units());
+        }
+        return new LayerStamps(zone.job().changes(), form, undrawn, stamps, stamping.most(), out, floor);
     }
 }

@@ -7,6 +7,7 @@ import openslab.core.floor.Outline.Corner;
 import openslab.core.job.LayerChoice;
 import openslab.core.layout.Ground;
 import openslab.core.layout.plank.Planks;
+import openslab.core.quantity.Refusal;
 import openslab.server.job.KnownZone;
 import openslab.server.job.ZoneReader;
 import openslab.server.web.NotHere;
@@ -30,30 +31,50 @@ public class PlankLayouts {
      * @throws NotHere where the zone has no such layer
      */
     public <T> T read(UUID jobId, UUID zoneId, String layerId, BiFunction<KnownZone, LayerPlanks, T> then) {
-        return reader.zone(jobId, zoneId, zone -> then.apply(zone, planks(zone, layerId)));
+        return reader.zone(jobId, zoneId, zone -> then.apply(zone, planks(zone, stored(zone, layerId))));
     }
 
-    private LayerPlanks planks(KnownZone zone, String layerId) {
-        PlankStore.Stored stored =
-                store.find(of(zone, layerId)).orElseGet(() -> new PlankStore.Stored(0, PlankForm.usual(zone.units())));
+    /** The same, or why it cannot be drawn any more. */
+    LayerPlanks opened(UUID jobId, UUID zoneId, String layerId) {
+        return reader.zone(jobId, zoneId, zone -> {
+            PlankStore.Stored stored = stored(zone, layerId);
+            try {
+                return planks(zone, stored);
+            } catch (Refusal e) {
+                return told(zone, stored, Planks.none(zone.units()), e.getMessage() + " " + e.remedy());
+            }
+        });
+    }
+
+    private PlankStore.Stored stored(KnownZone zone, String layerId) {
+        return store.find(of(zone, layerId)).orElseGet(() -> new PlankStore.Stored(0, PlankForm.usual(zone.units())));
+    }
+
+    /** @throws Refusal where it is more than anybody lays */
+    LayerPlanks planks(KnownZone zone, PlankStore.Stored stored) {
         PlankForm.Read read = stored.form().read(zone.units());
         Ground ground = bays.ground(zone);
         List<List<List<Corner>>> floor = ground.parts(zone.facts().id());
         List<List<Corner>> joints = ground.joints(zone.facts().id());
-        Planks planks = Planks.ofParts(floor, joints, read.rules(), read.nudges(), zone.units());
+        return told(zone, stored, Planks.ofParts(floor, joints, read.rules(), read.nudges(), zone.units()), "");
+    }
+
+    private LayerPlanks told(KnownZone zone, PlankStore.Stored stored, Planks planks, String undrawn) {
+        Ground ground = bays.ground(zone);
         return new LayerPlanks(
                 zone.job().changes(),
                 stored.version(),
                 stored.form(),
-                read.rules().grain(),
+                undrawn,
+                stored.form().read(zone.units()).rules().grain(),
                 planks.planks(),
                 planks.frames(),
                 planks.ends(),
                 planks.tape(),
                 planks.butts(),
                 planks.nails(),
-                floor,
-                joints);
+                ground.parts(zone.facts().id()),
+                ground.joints(zone.facts().id()));
     }
 
     /** @throws NotHere where the zone has no such layer in its cycle */

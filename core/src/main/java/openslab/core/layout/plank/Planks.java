@@ -7,6 +7,7 @@ import java.util.TreeSet;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.Shapes2D;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Refusal;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -75,6 +76,9 @@ public record Planks(
 
     private static final int NAILS = 4;
 
+    /** OURS: more than this nobody tapes in one zone, and nobody could read them. */
+    private static final int MOST_PLANKS = 4000;
+
     public Planks {
         planks = List.copyOf(planks);
         frames = List.copyOf(frames);
@@ -99,7 +103,15 @@ public record Planks(
         return ofParts(List.of(floor), joints, rules, nudges, system);
     }
 
-    /** @param parts of a floor, each its outer ring first; rows go on from one to the next */
+    /** Of a floor that is not drawn. */
+    public static Planks none(UnitSystem system) {
+        return new Laying(PlankRules.usual(0, 0), List.of(), system).drawn(List.of(), 0);
+    }
+
+    /**
+     * @param parts of a floor, each its outer ring first; rows go on from one to the next
+     * @throws Refusal where it would be more planks than anybody lays
+     */
     public static Planks ofParts(
             List<List<List<Corner>>> parts,
             List<List<Corner>> joints,
@@ -148,6 +160,7 @@ public record Planks(
                     .map(part -> lay.transform(Shapes2D.polygon(part, 0)))
                     .reduce((a, b) -> OverlayNGRobust.overlay(a, b, OverlayNG.UNION))
                     .orElseThrow();
+            requireFew(whole.getArea());
             List<Geometry> frames = frames(parts, whole);
             Geometry field = whole;
             for (Geometry frame : frames) {
@@ -158,16 +171,31 @@ public record Planks(
                     .toList();
             rows(field, lines);
             double framesM = frames.stream().mapToDouble(Geometry::getLength).sum();
-            return new Planks(
-                    planks,
+            return drawn(
                     frames.stream()
                             .flatMap(f -> Shapes2D.polygons(f).stream())
                             .map(this::rings)
                             .toList(),
-                    ends,
-                    tape(framesM),
-                    count(),
-                    nails());
+                    framesM);
+        }
+
+        private Planks drawn(List<List<List<Corner>>> frames, double framesM) {
+            return new Planks(planks, frames, ends, tape(framesM), count(), nails());
+        }
+
+        private void requireFew(double areaM2) {
+            double width = rules.widthsM().stream()
+                    .mapToDouble(Double::doubleValue)
+                    .average()
+                    .orElseThrow();
+            long about = Math.round(areaM2 / (width * (rules.leastM() + rules.mostM()) / 2));
+            if (about > MOST_PLANKS) {
+                throw new Refusal(
+                        "too-many-planks",
+                        "That would be about " + Show.number(about, 0) + " planks; one zone is drawn in at most "
+                                + Show.number(MOST_PLANKS, 0) + ".",
+                        "Lay wider or longer planks, or make more zones of the floor.");
+            }
         }
 
         /** As far as the floor reaches round each opening. */

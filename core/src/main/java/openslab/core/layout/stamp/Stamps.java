@@ -8,7 +8,9 @@ import java.util.Optional;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.Shapes2D;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Refusal;
 import openslab.core.quantity.Require;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -50,7 +52,9 @@ public record Stamps(
     private static final double SLIVER = 0.02;
 
     /** OURS: more than this nobody lays on one floor, and nobody could read them. */
-    private static final int MOST_MATS = 40_000;
+    private static final int MOST_MATS = 10_000;
+    /** How many times more may lie over the box round a crooked floor. */
+    private static final int MOST_EMPTY = 20;
 
     private static final Source COUNTED = Source.arithmetic("counted as drawn");
     private static final Source OURS =
@@ -66,6 +70,7 @@ public record Stamps(
      * @param out the way out: the row farthest from it is placed first
      * @param most how much is stamped while a window is open; empty where nobody knows, and all of it is one strip
      * @param paceM2PerMin how fast it is stamped
+     * @throws Refusal where it would be more mats than anybody lays
      */
     public static Stamps of(
             List<List<List<Corner>>> parts,
@@ -76,6 +81,18 @@ public record Stamps(
             UnitSystem system) {
         Require.positive(paceM2PerMin, "pace");
         return new Laying(rules, most, paceM2PerMin, system).of(parts, out);
+    }
+
+    /** Of a floor that is not drawn. */
+    public static Stamps none(UnitSystem system) {
+        var laying = new Laying(StampRules.USUAL, Optional.empty(), 1, system);
+        return new Stamps(
+                List.of(),
+                List.of(),
+                laying.counted("rows", 0),
+                laying.counted("mats pressed", 0),
+                laying.counted("of them past an edge", 0),
+                false);
     }
 
     /** A row before it is numbered. */
@@ -92,7 +109,7 @@ public record Stamps(
                     .orElseThrow();
             Coordinate door = lay.transform(new Coordinate(out.x(), out.y()), new Coordinate());
             Envelope box = floor.getEnvelopeInternal();
-            requireFew(box);
+            requireFew(floor.getArea(), box);
             boolean upward = door.y > (box.getMinY() + box.getMaxY()) / 2;
             boolean rightward = door.x > (box.getMinX() + box.getMaxX()) / 2;
             List<Row> rows = rows(floor, box, upward);
@@ -124,9 +141,16 @@ public record Stamps(
                                     .anyMatch(row -> row.areaM2() > most.get().base() + ROUNDING));
         }
 
-        private void requireFew(Envelope box) {
-            double mats = box.getWidth() / rules.alongM() * (box.getHeight() / rules.acrossM());
-            Require.that(mats <= MOST_MATS, "at most " + MOST_MATS + " mats are laid, got %s", Math.round(mats));
+        private void requireFew(double areaM2, Envelope box) {
+            double matM2 = rules.alongM() * rules.acrossM();
+            long mats = Math.round(areaM2 / matM2);
+            if (mats > MOST_MATS || box.getArea() / matM2 > (double) MOST_EMPTY * MOST_MATS) {
+                throw new Refusal(
+                        "too-many-mats",
+                        "That would be about " + Show.number(mats, 0) + " mats; one zone is drawn in at most "
+                                + Show.number(MOST_MATS, 0) + ", and not in corners far apart.",
+                        "Lay larger mats, or make more zones of the floor.");
+            }
         }
 
         /** Against the wall that is farthest from the way out the first whole row begins. */
