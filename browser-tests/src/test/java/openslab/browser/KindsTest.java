@@ -222,7 +222,9 @@ public class KindsTest {
             if (step.path("coat").asBoolean()) {
                 now.getByLabel("By").fill("Tamsin");
                 now.getByLabel("When").fill(wall);
-                press(now, layer.contains("aggregate") ? "All thrown" : "Coat done");
+                boolean thrown = layer.contains("aggregate");
+                press(now, thrown ? "All thrown" : "Coat done");
+                press(now, thrown ? "It is thrown" : "It is on");
             } else if (gate.isEmpty()) {
                 press(now, "Done");
                 now.getByLabel("By").fill("Tamsin");

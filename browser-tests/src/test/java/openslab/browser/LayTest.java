@@ -121,6 +121,7 @@ public class LayTest extends OnTheDemo {
         coat.getByLabel("By").fill("Wren");
         coat.getByLabel("Why it was done all the same").fill("Trial on a spare square");
         press(coat, "Coat done");
+        press(coat, "It is on");
         Locator look = line(page, "Does it hide?");
         look.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Test:"))
                 .click();

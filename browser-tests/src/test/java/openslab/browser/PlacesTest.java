@@ -185,10 +185,10 @@ public class PlacesTest extends OnTheDemo {
         new Hands(page).climbTo("Primer");
         Locator used =
                 main(page).locator("section").filter(new Locator.FilterOptions().setHasText("Used against planned"));
-        assertThat(used).containsText("used so far");
+        assertThat(used).containsText("mixed so far");
         assertThat(used).containsText("4.40" + NBSP + "gal");
         assertThat(used).containsText("the rest at this rate");
         used.getByRole(AriaRole.BUTTON).first().click();
-        assertThat(page.getByLabel("The working")).containsText("used so far");
+        assertThat(page.getByLabel("The working")).containsText("mixed so far");
     }
 }

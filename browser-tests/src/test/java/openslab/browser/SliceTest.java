@@ -245,6 +245,7 @@ public class SliceTest {
                 .click();
         assertThat(main).containsText("1 batch logged");
         hands.press("Coat done");
+        hands.press("It is on");
         assertThat(main.locator("header").first()).containsText("wet");
         assertThat(main).containsText("Mon 15:00");
         assertThat(main).containsText("Tue 21:00");

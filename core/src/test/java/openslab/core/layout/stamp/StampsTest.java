@@ -15,6 +15,7 @@ import openslab.core.floor.plan.Room;
 import openslab.core.floor.plan.RoomPlan;
 import openslab.core.floor.plan.Shapes2D;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Refusal;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -112,7 +113,7 @@ public class StampsTest {
         assertThrows(IllegalArgumentException.class, () -> new StampRules(0.6, 0.6, 1, 0));
         var tiny = new StampRules(0.1, 0.1, 0, 0);
         assertThrows(
-                IllegalArgumentException.class,
+                Refusal.class,
                 () -> Stamps.of(
                         List.of(List.of(box(0, 0, 30, 30))),
                         new Corner(0, 0),
