@@ -8,6 +8,8 @@
     /** Which bay of which floor is looked at, and which comes next. */
     at: BayAt;
     next: BayAt | null;
+    /** Whether it is poured out in ribbons. */
+    ribbons: boolean;
   }
 
   interface BayAt {
@@ -15,7 +17,7 @@
     bay: number;
   }
 
-  let { floors, at, next }: Props = $props();
+  let { floors, at, next, ribbons }: Props = $props();
 
   const WIDTH = 640;
   const id = $props.id();
@@ -75,7 +77,7 @@
     {/if}
   {/each}
   {#if looked}<path class="looked" d={looked.laid.rings.map(drawn.path).join('')} />{/if}
-  {#each looked?.laid.ribbons ?? [] as [from, to], i (i)}
+  {#each ribbons ? (looked?.laid.ribbons ?? []) : [] as [from, to], i (i)}
     {#if from && to}<line
         class="ribbon"
         x1={drawn.px(from.x)}

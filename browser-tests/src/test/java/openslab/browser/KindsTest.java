@@ -194,6 +194,12 @@ public class KindsTest {
             return null;
         }
 
+        private String planned(String layer) {
+            return get(path() + "/stages/layers/" + layer)
+                    .at("/report/layers/0/amount/text")
+                    .asString();
+        }
+
         private JsonNode steps(String layer) {
             JsonNode report = get(path() + "/stages/" + (layer.isEmpty() ? "prep" : "layers/" + layer))
                     .path("report");
@@ -224,6 +230,7 @@ public class KindsTest {
                 now.getByLabel("When").fill(wall);
                 boolean thrown = layer.contains("aggregate");
                 press(now, thrown ? "All thrown" : "Coat done");
+                now.getByLabel("It took").fill(planned(layer));
                 press(now, thrown ? "It is thrown" : "It is on");
             } else if (gate.isEmpty()) {
                 press(now, "Done");

@@ -78,12 +78,13 @@ public class MixTest extends OnTheDemo {
         hands.press("Start stirring");
         assertThat(page.getByText("on the floor by")).isVisible();
         hands.press("Go on without it");
-        assertThat(page.locator(".big")).containsText("410");
+        // it grew with what was put right: 410 ft² by 7.5 / 6.31
+        assertThat(page.locator(".big")).containsText("487");
         hands.press("It is on the floor");
         assertThat(page.getByText("Mixed so far")).isVisible();
         Locator mixed = page.getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("Wren"))
-                .filter(new Locator.FilterOptions().setHasText("410"));
+                .filter(new Locator.FilterOptions().setHasText("487"));
         assertThat(mixed).containsText("go");
         // larger than planned by what went in: 2.25 gal by 7.5 / 6.31
         assertThat(mixed).containsText("2.6");

@@ -187,7 +187,7 @@ public class PlacesTest extends OnTheDemo {
                 main(page).locator("section").filter(new Locator.FilterOptions().setHasText("Used against planned"));
         assertThat(used).containsText("mixed so far");
         assertThat(used).containsText("4.40" + NBSP + "gal");
-        assertThat(used).containsText("the rest at this rate");
+        assertThat(used).containsText("spread rate so far");
         used.getByRole(AriaRole.BUTTON).first().click();
         assertThat(page.getByLabel("The working")).containsText("mixed so far");
     }

@@ -244,8 +244,12 @@ public class SliceTest {
         main.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Save batch"))
                 .click();
         assertThat(main).containsText("1 batch logged");
+        hands.press("Batch mixed");
+        main.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Save batch"))
+                .click();
+        assertThat(main).containsText("2 batches logged");
+        // nothing more is asked: the batches cover it
         hands.press("Coat done");
-        hands.press("It is on");
         assertThat(main.locator("header").first()).containsText("wet");
         assertThat(main).containsText("Mon 15:00");
         assertThat(main).containsText("Tue 21:00");
