@@ -207,8 +207,9 @@ class BuyController {
 
     private static List<OrderBook.PlacedLine> lines(List<OrderLineForm> wanted, Bill bill, String supplier) {
         var faults = new Faults();
+        // what nobody noted a supplier of goes to whom it is sent
         List<Bill.OrderLine> list = bill.suppliers().stream()
-                .filter(s -> s.supplier().equals(supplier))
+                .filter(s -> s.supplier().equals(supplier) || s.supplier().isEmpty())
                 .flatMap(s -> s.lines().stream())
                 .toList();
         var lines = new ArrayList<OrderBook.PlacedLine>();
