@@ -81,7 +81,8 @@ public class MixTest extends OnTheDemo {
         // it grew with what was put right: 410 ft² by 7.5 / 6.31
         assertThat(page.locator(".big")).containsText("487");
         hands.press("It is on the floor");
-        assertThat(page.getByText("Mixed so far")).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Mixed so far")))
+                .isVisible();
         Locator mixed = page.getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("Wren"))
                 .filter(new Locator.FilterOptions().setHasText("487"));
