@@ -194,10 +194,13 @@ public class KindsTest {
             return null;
         }
 
+        /** As the floor is told it: powder in bags, all else as it was planned. */
         private String planned(String layer) {
-            return get(path() + "/stages/layers/" + layer)
-                    .at("/report/layers/0/amount/text")
-                    .asString();
+            JsonNode planned = get(path() + "/stages/layers/" + layer).at("/report/layers/0");
+            double bagKg = planned.at("/sheet/material/bagKg").asDouble(0);
+            return bagKg > 0
+                    ? String.valueOf(planned.at("/amount/value").asDouble() / bagKg)
+                    : planned.at("/amount/text").asString();
         }
 
         private JsonNode steps(String layer) {
