@@ -2398,6 +2398,7 @@ export interface components {
             layerId: string;
             /** Format: int32 */
             next: number;
+            onto: components["schemas"]["OntoBay"];
             outs: components["schemas"]["Corner"][];
             over?: components["schemas"]["Over"];
             shut: string[];
@@ -2763,6 +2764,9 @@ export interface components {
             steps: components["schemas"]["StepReport"][];
             title: string;
             used?: components["schemas"]["Used"];
+            weighFields: {
+                [key: string]: components["schemas"]["Field"];
+            };
             wet?: components["schemas"]["FigureView"];
         };
         LayerStage: {
@@ -3154,6 +3158,10 @@ export interface components {
             spread: components["schemas"]["Spread"];
             /** Format: double */
             volumeSolids: number;
+        };
+        OntoBay: {
+            cutIn: boolean;
+            poured: string;
         };
         OpeningForm: {
             at: components["schemas"]["PlaceForm"];
@@ -3658,6 +3666,7 @@ export interface components {
         };
         Replacing: {
             money?: components["schemas"]["FigureView"];
+            rate: string;
             words: string;
         };
         Reseal: {

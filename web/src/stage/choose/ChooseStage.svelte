@@ -127,8 +127,8 @@
         <b>Take it up and lay new</b>
         <span
           >{report.replace.words}{#if report.replace.money}
-            About <FigureButton figure={report.replace.money} /> GBP before that, at 50 to 60 GBP a square
-            metre in one country: ask what it costs here.{/if}</span
+            About <FigureButton figure={report.replace.money} />
+            {report.replace.rate}{/if}</span
         >
       </li>
     </ol>

@@ -6,6 +6,7 @@
   import FigureButton from '../../parts/FigureButton.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import LayerHead from '../mix/LayerHead.svelte';
+  import Undrawn from './Undrawn.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import PlankDrawing from './PlankDrawing.svelte';
   import { type Butt, PlankDesk } from './planks.svelte';
@@ -66,7 +67,7 @@
 <LayerHead title="{layer.title}, in planks" {job} {zone} {layer} />
 
 {#if told}
-  {#if told.undrawn}<p class="undrawn" role="status">Not drawn: {told.undrawn}</p>{/if}
+  <Undrawn why={told.undrawn} />
   <div class="columns">
     <div>
       <PlankDrawing
@@ -178,11 +179,6 @@
 {/if}
 
 <style>
-  .undrawn {
-    padding-block: 8px;
-    font-weight: 600;
-  }
-
   h2 {
     font-size: 20px;
     margin-block: 14px 4px;

@@ -7,6 +7,7 @@
   import FigureButton from '../../parts/FigureButton.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import LayerHead from '../mix/LayerHead.svelte';
+  import Undrawn from './Undrawn.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { FormState } from '../../parts/form.svelte';
   import { sketch } from '../floor/sketch';
@@ -76,7 +77,7 @@
 <LayerHead title="{layer.title}, mat by mat" {job} {zone} {layer} />
 <Trouble {problem} />
 
-{#if told?.undrawn}<p class="undrawn" role="status">Not drawn: {told.undrawn}</p>{/if}
+{#if told}<Undrawn why={told.undrawn} />{/if}
 {#if told && drawn}
   <p class="lead">
     {told.stamps.strips.length === 1 ? 'One strip.' : `${told.stamps.strips.length} strips.`}
@@ -196,11 +197,6 @@
 {/if}
 
 <style>
-  .undrawn {
-    padding-block: 8px;
-    font-weight: 600;
-  }
-
   h2 {
     font-size: 20px;
     margin-block: 14px 4px;

@@ -8,8 +8,6 @@
     /** Which bay of which floor is looked at, and which comes next. */
     at: BayAt;
     next: BayAt | null;
-    /** Whether it is poured out in ribbons. */
-    ribbons: boolean;
   }
 
   interface BayAt {
@@ -17,7 +15,7 @@
     bay: number;
   }
 
-  let { floors, at, next, ribbons }: Props = $props();
+  let { floors, at, next }: Props = $props();
 
   const WIDTH = 640;
   const id = $props.id();
@@ -30,6 +28,7 @@
     ),
   );
   const looked = $derived(floors[at.floor]?.bays[at.bay]);
+  const ribbons = $derived(floors[at.floor]?.onto.poured ? (looked?.laid.ribbons ?? []) : []);
   const line = (corners: readonly { x: number; y: number }[]) =>
     corners.map((c, k) => `${k === 0 ? 'M' : 'L'}${drawn.px(c.x)} ${drawn.py(c.y)}`).join('');
   /** How far it is from where one stands: of several floors, those before it count. */
@@ -77,7 +76,7 @@
     {/if}
   {/each}
   {#if looked}<path class="looked" d={looked.laid.rings.map(drawn.path).join('')} />{/if}
-  {#each ribbons ? (looked?.laid.ribbons ?? []) : [] as [from, to], i (i)}
+  {#each ribbons as [from, to], i (i)}
     {#if from && to}<line
         class="ribbon"
         x1={drawn.px(from.x)}

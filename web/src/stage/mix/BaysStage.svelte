@@ -27,15 +27,6 @@
   let picked = $state.raw<{ floor: number; bay: number } | null>(null);
 
   // how far it is follows from what was mixed, here and on the other floors
-  function does(...works: string[]) {
-    return layer.steps.some((s) =>
-      works.includes(s.id.slice(s.id.indexOf('/') + 1).split('.')[0] ?? ''),
-    );
-  }
-
-  /** What sets in its pail is poured out in ribbons; what is sprayed, rolled out of a tray or mopped is not. */
-  const pours = $derived('b' in layer.sheet.material && does('roll', 'pour', 'spread'));
-  const cutsIn = $derived(does('cut-in'));
   const mixed = $derived(`${layer.id} ${job.changes}`);
   $effect(() => {
     if (mixed) {
@@ -99,7 +90,7 @@
     {#each floors.map(trapped).filter((t) => t) as words (words)}<b> {words}</b>{/each}
   </p>
   <div class="columns">
-    <BayMap {floors} {at} {next} ribbons={pours} />
+    <BayMap {floors} {at} {next} />
     <div>
       {#if looked && floor}
         <section aria-label="The bay">
@@ -112,17 +103,12 @@
             <dd><FigureButton figure={looked.laid.area} size="big" /></dd>
             <dt>on the floor in</dt>
             <dd><FigureButton figure={looked.laid.minutes} /></dd>
-            {#if cutsIn}<dt>cut in by brush</dt>
+            {#if floor.onto.cutIn}<dt>cut in by brush</dt>
               <dd><FigureButton figure={looked.laid.cutIn} /></dd>{/if}
             {#if looked.batches}<dt>mixed in</dt>
               <dd>{looked.batches}</dd>{/if}
           </dl>
-          {#if pours}
-            <p class="soft">
-              Ribbons {job.facts.units === 'US' ? '2 in' : '5 cm'} from its sides and one down the middle,
-              pulled towards the way out.
-            </p>
-          {/if}
+          {#if floor.onto.poured}<p class="soft">{floor.onto.poured}</p>{/if}
           {#if isNext && floor.zoneId !== zone.id}
             <p class="go">
               <a href={jobHref(job.id, floor.zoneId, floor.layerId, 'batch')}

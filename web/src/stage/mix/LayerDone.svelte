@@ -24,8 +24,8 @@
   /** The floor's wall clock, where it was done earlier than now. */
   let earlier = $state('');
   const sending = new Logging();
-  /** What every batch is asked for; weights come with the card. */
-  const batch = $derived(layer.batchFields.filter((f) => !/^in[A-Z]/.test(f.id)));
+  /** Weights come with the card. */
+  const batch = $derived(layer.batchFields);
   /** What it took is asked where no batch tells it. */
   const coat = $derived(layer.coatFields.filter((f) => f.id !== 'used' || !layer.used));
   const fields = $derived(telling === 'COAT' ? coat : batch);

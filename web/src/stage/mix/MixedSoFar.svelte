@@ -42,7 +42,7 @@
     {/each}
     {#each held as batch (batch.key)}
       <li>
-        {batch.form.values['volume'] ?? batch.form.values['bags']} over {batch.form.values['area']}
+        {batch.form.values[layer.batchFields[0]?.id ?? '']} over {batch.form.values['area']}
         <small
           >{batch.form.by}, {when(new Date(batch.form.at), job.facts.timeZone, appClock.now)}, waits
           for a signal</small

@@ -239,11 +239,13 @@ export class Mixing {
   /** What is in it of each part, by the scale; nothing where the last could not be judged. */
   #weighed(): Record<string, string> {
     const parts = this.hand?.weighed?.parts ?? [];
+    const fields = this.#bench().layer.weighFields;
     return parts.every((p) => p.shown)
       ? Object.fromEntries(
-          parts
-            .filter((p) => this.#has(`in${p.part}`))
-            .map((p) => [`in${p.part}`, p.shown?.text ?? '']),
+          parts.flatMap((p) => {
+            const field = fields[p.part];
+            return field ? [[field.id, p.shown?.text ?? '']] : [];
+          }),
         )
       : {};
   }

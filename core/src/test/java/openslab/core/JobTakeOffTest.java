@@ -1,6 +1,7 @@
 package openslab.core;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.time.LocalDate;
@@ -54,7 +55,7 @@ public class JobTakeOffTest {
 
     private static JobTakeOff.Shop shop(List<Placed> placed, Delivery... came) {
         return new JobTakeOff.Shop(
-                Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, placed, Map.of(), List.of(came), List.of());
+                Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, placed, List.of(), List.of(came), List.of());
     }
 
     private static Delivery came(double hours, String slug, double size, int count) {
@@ -92,6 +93,29 @@ public class JobTakeOffTest {
         found.bill().materials().forEach(b -> Stream.of(b.amount(), b.toBuy()).forEach(Formula::assertRecomputes));
         List<String> ids = found.bill().sundries().stream().map(Sundry::id).toList();
         assertTrue(ids.contains("masking-tape"), ids.toString());
+    }
+
+    /** What went out for the first time it was coated was used up in it: a year later it is bought again. */
+    @Test
+    public void an_order_of_an_earlier_cycle_serves_no_later_one() {
+        var shop = new JobTakeOff.Shop(
+                Losses.NONE,
+                PriceBook.EMPTY,
+                List.of(),
+                Paces.DEFAULT,
+                List.of(),
+                List.of(new JobTakeOff.Ordered(Stories.moment(1), "spikes", 9)),
+                List.of(),
+                List.of());
+        assertFalse(smallOf(shop, new Stories()).contains("spikes"));
+        var later = new Stories().begin(9000, CycleKind.COAT, "", Stories.epoxyWithFlake());
+        assertTrue(smallOf(shop, later).contains("spikes"));
+    }
+
+    private static List<String> smallOf(JobTakeOff.Shop shop, Stories story) {
+        return takeOff(shop, story.facts()).bill().sundries().stream()
+                .map(Sundry::id)
+                .toList();
     }
 
     /** Two jobs of 80 m²: 22 L of primer are bought once, in 12 and 12 for 400, where each alone would buy 12. */
@@ -232,7 +256,7 @@ public class JobTakeOffTest {
                 List.of(left),
                 Paces.DEFAULT,
                 List.of(),
-                Map.of(),
+                List.of(),
                 List.of(came(2, "body", 12, 1)),
                 List.of());
         List<Buying> found = takeOff(shop, story.facts()).bill().materials();
@@ -295,7 +319,7 @@ public class JobTakeOffTest {
         // a coat that is not on yet says nothing
         assertEquals(losses.floors(LayerRole.CLEAR), 0);
         var shop = new JobTakeOff.Shop(
-                losses, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), Map.of(), List.of(), List.of());
+                losses, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), List.of(), List.of(), List.of());
         JobTakeOff found = takeOff(shop, new Stories().facts());
         assertEquals(bySheet(found).get("body").amount().value(), 24, 1e-9);
         Figure share = found.losses().stream()

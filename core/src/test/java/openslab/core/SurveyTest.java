@@ -212,6 +212,26 @@ public class SurveyTest {
                 .isPresent());
     }
 
+    /** The limits of the stories, but for these. */
+    private static Limits usual(double dewMarginK, Limits.Asks asks, String by) {
+        Limits l = Stories.LIMITS;
+        return new Limits(
+                l.mverMaxLb(),
+                l.slabRhMaxPct(),
+                l.phMin(),
+                l.phMax(),
+                l.slabMinC(),
+                l.slabMaxC(),
+                l.airRhMaxPct(),
+                dewMarginK,
+                l.minAgeDays(),
+                l.cspMin(),
+                l.cspMax(),
+                l.shields(),
+                asks,
+                by);
+    }
+
     /** SYSTEMS 1: air of 40 to 85 °F. The slab is right in all four; a sheet that is silent of the air is asked nothing of it. */
     @Test
     public void the_air_is_held_against_the_air() {
@@ -220,21 +240,7 @@ public class SurveyTest {
             Limits l = Stories.LIMITS;
             double inf = Double.POSITIVE_INFINITY;
             var asks = new Limits.Asks(0, 0, inf, 0, 0, 0, Unit.FAHRENHEIT.toBase(40), Unit.FAHRENHEIT.toBase(85));
-            var kit = new Limits(
-                    l.mverMaxLb(),
-                    l.slabRhMaxPct(),
-                    l.phMin(),
-                    l.phMax(),
-                    l.slabMinC(),
-                    l.slabMaxC(),
-                    l.airRhMaxPct(),
-                    l.dewMarginK(),
-                    l.minAgeDays(),
-                    l.cspMin(),
-                    l.cspMax(),
-                    l.shields(),
-                    asks,
-                    "kit");
+            Limits kit = usual(l.dewMarginK(), asks, "kit");
             var story = new Stories().reading(0, "climate", "", "air=" + both[0] + " rh=30 % slab=20 °C");
             for (Limits limits : List.of(kit, l)) {
                 var site = new Site(limits, Substrate.BARE_CONCRETE, 80, UnitSystem.US, Stories.moment(0));
@@ -250,22 +256,7 @@ public class SurveyTest {
     /** A sheet that asks for 5 °F passes at 2.89 K, and says so by its own name, not by the standard's 3 K. */
     @Test
     public void a_dew_margin_is_the_sheets_own() {
-        Limits l = Stories.LIMITS;
-        var five = new Limits(
-                l.mverMaxLb(),
-                l.slabRhMaxPct(),
-                l.phMin(),
-                l.phMax(),
-                l.slabMinC(),
-                l.slabMaxC(),
-                l.airRhMaxPct(),
-                5 / 1.8,
-                l.minAgeDays(),
-                l.cspMin(),
-                l.cspMax(),
-                l.shields(),
-                l.asks(),
-                "five degrees");
+        Limits five = usual(5 / 1.8, Stories.LIMITS.asks(), "five degrees");
         // 25 °C at 50 %: dew point 13.858 °C, so a slab at 16.748 °C is 2.89 K above
         Finding margin = new Stories()
                         .reading(0, "climate", "", "air=25 °C rh=50 % slab=16.748 °C")

@@ -106,4 +106,27 @@ public class BaysApiTest extends OnApp {
                 .path("over");
         assertTrue(over.path("wetUntil").asString().startsWith("20"), over.toString());
     }
+
+    /** What sets in its pail is poured; what keeps, or is rolled out of a tray, sprayed or mopped, is not: nobody is told of ribbons. */
+    @Test
+    public void only_what_is_poured_is_told_of_ribbons() {
+        assertEquals(
+                onto("Poured", "BARE_CONCRETE", "epoxy-flake", "body"),
+                "In ribbons: 5 cm from its sides and one down the middle, pulled towards the way out. true");
+        assertEquals(onto("Brushed and rolled", "CERAMIC", "tile-coat", "base"), " true");
+        assertEquals(onto("Sprayed", "BARE_CONCRETE", "acid-stain", "stain"), " false");
+    }
+
+    private String onto(String name, String substrate, String system, String layer) {
+        var zone = App.zoneForm("Floor");
+        zone.put("substrate", substrate);
+        App.Floor floor = app.floor(name, zone);
+        Answer chosen = app.put(floor.zonePath() + "/layers", 2, Map.of("system", system));
+        assertEquals(chosen.status(), 200, chosen.text());
+        app.post(floor.log(), App.logForm("READING", "climate", "", CLIMATE));
+        Answer bays = app.get(floor.zonePath() + "/stages/layers/" + layer + "/bays");
+        assertEquals(bays.status(), 200, bays.text());
+        JsonNode onto = bays.body().at("/floors/0/onto");
+        return onto.path("poured").asString() + " " + onto.path("cutIn").asBoolean();
+    }
 }

@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.UUID;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
@@ -18,20 +17,13 @@ import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Nothing where something of a list should be, and the ends of what may be sent: always a refusal that says why. */
-public class NullsAndEndsTest {
-    private App app;
+public class NullsAndEndsTest extends OnApp {
     private Floor floor;
 
     @BeforeClass
     void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-04T12:00:00Z");
         floor = app.floor("Ends");
         app.put(floor.zonePath() + "/layers", 2, Map.of("system", "epoxy-flake"));
-    }
-
-    @AfterClass(alwaysRun = true)
-    void stop() {
-        app.close();
     }
 
     private static List<Object> none() {

@@ -11,26 +11,17 @@ import java.util.Random;
 import java.util.UUID;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
 /** Coats that go wrong in every way: whatever was logged, in whatever order, all screens say the same of it. */
-public class OneTruthTest {
+public class OneTruthTest extends OnApp {
     private static final int WRITES = 40;
 
-    private App app;
-
-    @BeforeClass
-    public void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-20T12:00:00Z");
-    }
-
-    @AfterClass
-    public void stop() {
-        app.close();
+    @Override
+    String clock() {
+        return "2026-05-20T12:00:00Z";
     }
 
     @DataProvider

@@ -6,24 +6,15 @@ import static org.testng.Assert.assertTrue;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
-import org.testng.annotations.AfterClass;
-import org.testng.annotations.BeforeClass;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
 /** Each system from an empty job to service and its next cycle, over the wire; figures worked out by hand beside them. */
-public class SystemStoriesTest {
-    private App app;
-
-    @BeforeClass
-    public void start() {
-        app = App.start(App.emptyFolder(), "--clock=2026-05-20T12:00:00Z");
-    }
-
-    @AfterClass
-    public void stop() {
-        app.close();
+public class SystemStoriesTest extends OnApp {
+    @Override
+    String clock() {
+        return "2026-05-20T12:00:00Z";
     }
 
     @DataProvider

@@ -3,12 +3,12 @@ package openslab.core.buy;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import openslab.core.course.work.Item;
 import openslab.core.quantity.Figure;
@@ -46,7 +46,6 @@ public final class Sundries {
     private static final Source WORN = Source.ours("rates to begin with; what a crew uses up beats them");
 
     private static final double CORNERS = 1.1;
-    private static final int AT_ONCE = 200;
 
     /** A new one is a line here. */
     private static final List<Rule> RULES = List.of(
@@ -113,11 +112,20 @@ public final class Sundries {
                 .orElse(0);
     }
 
-    /** Those of which at least one is still needed; what preparation takes last. @param ordered how many of each went out, and were not taken back */
+    /**
+     * Those of which at least one is still needed; what preparation takes last.
+     *
+     * @param open what is still to be done; {@code whole} the same zones with what is done
+     * @param ordered how many of each went out for all of it, and were not taken back
+     */
     public static List<Sundry> of(
-            List<SiteNeeds> zones, Map<String, Integer> ordered, PriceBook prices, UnitSystem system) {
+            List<SiteNeeds> open,
+            List<SiteNeeds> whole,
+            Map<String, Integer> ordered,
+            PriceBook prices,
+            UnitSystem system) {
         Stream<Rule> fixed = RULES.stream();
-        Stream<Rule> covers = zones.stream()
+        Stream<Rule> covers = open.stream()
                 .flatMap(z -> z.coats().stream())
                 .filter(c -> c.sleeves() > 0)
                 .map(c -> nap(c.tool()))
@@ -133,19 +141,14 @@ public final class Sundries {
                                 .mapToDouble(SiteNeeds.Coat::sleeves)
                                 .sum()));
         var labels = new LinkedHashMap<String, Rule>();
-        for (SiteNeeds zone : zones) {
+        for (SiteNeeds zone : open) {
             for (String label : zone.worn().keySet().stream().sorted().toList()) {
                 labels.putIfAbsent(
-                        label,
-                        of(
-                                "worn-" + label.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"),
-                                label,
-                                WORN,
-                                n -> n.worn().getOrDefault(label, 0.0)));
+                        label, of(Supply.id(label), label, WORN, n -> n.worn().getOrDefault(label, 0.0)));
             }
         }
         var supplies = new LinkedHashMap<String, Rule>();
-        for (SiteNeeds zone : zones) {
+        for (SiteNeeds zone : open) {
             for (Supply s : zone.supplies()) {
                 supplies.putIfAbsent(
                         s.id(),
@@ -155,9 +158,10 @@ public final class Sundries {
                                 .sum()));
             }
         }
+        var counting = new Counting(open, whole, ordered, prices, system);
         return Stream.of(fixed, covers, labels.values().stream(), supplies.values().stream())
                 .flatMap(rules -> rules)
-                .flatMap(rule -> counted(rule, zones, ordered.getOrDefault(rule.id(), 0), prices, system).stream())
+                .flatMap(rule -> counting.of(rule).stream())
                 .toList();
     }
 
@@ -167,49 +171,60 @@ public final class Sundries {
         return m.find() ? m.group(1) + (m.group(2) == null ? "" : m.group(2)) : "";
     }
 
-    /** The greatest of them, in groups: a spreadsheet takes no more than 255 at once. */
-    private static String most(List<String> terms) {
-        if (terms.size() == 1) {
-            return terms.get(0);
-        }
-        var groups = new ArrayList<String>();
-        for (int i = 0; i < terms.size(); i += AT_ONCE) {
-            groups.add("max(" + String.join(",", terms.subList(i, Math.min(terms.size(), i + AT_ONCE))) + ")");
-        }
-        return groups.size() == 1 ? groups.get(0) : "max(" + String.join(",", groups) + ")";
-    }
-
-    private static List<Sundry> counted(
-            Rule rule, List<SiteNeeds> zones, int ordered, PriceBook prices, UnitSystem system) {
-        var w = new Worksheet(system);
-        var terms = new ArrayList<String>();
-        double asked = 0;
-        for (SiteNeeds zone : zones) {
-            double of = rule.asked().applyAsDouble(zone);
-            if (of > 0) {
-                String symbol = "z" + (terms.size() + 1);
-                w.given(symbol, zone.zone(), of, rule.unit());
-                terms.add(symbol);
-                asked = rule.shared() ? Math.max(asked, of) : asked + of;
+    private record Counting(
+            List<SiteNeeds> open,
+            List<SiteNeeds> whole,
+            Map<String, Integer> ordered,
+            PriceBook prices,
+            UnitSystem system) {
+        List<Sundry> of(Rule rule) {
+            var w = new Worksheet(system);
+            var terms = new ArrayList<String>();
+            for (SiteNeeds zone : open) {
+                double of = rule.asked().applyAsDouble(zone);
+                if (of > 0) {
+                    String symbol = "z" + (terms.size() + 1);
+                    w.given(symbol, zone.zone(), of, rule.unit());
+                    terms.add(symbol);
+                }
             }
+            if (terms.isEmpty()) {
+                return List.of();
+            }
+            double asked = w.let(
+                    "a",
+                    rule.shared() ? "asked by the zone that asks most" : "asked by all zones",
+                    rule.shared() && terms.size() > 1
+                            ? "max(" + String.join(",", terms) + ")"
+                            : String.join("+", terms),
+                    asked(rule, open),
+                    rule.unit());
+            w.given("o", "one does", rule.one(), rule.unit());
+            double count = whole(rule, asked);
+            String formula = "ceil(a/o)";
+            int out = ordered.getOrDefault(rule.id(), 0);
+            if (out > 0) {
+                // of those that went out some are used up: what is left of them is what was ordered beyond what is done
+                double all = w.given("t", "asked for all of it, what is done too", asked(rule, whole), rule.unit());
+                w.given("g", "went out on an order", out, Unit.ONE);
+                formula = "min(ceil(a/o),max(0,ceil(t/o)-g))";
+                count = Math.min(count, Math.max(0, whole(rule, all) - out));
+            }
+            if (count == 0) {
+                return List.of();
+            }
+            Figure figure = w.figure(rule.label(), "n", formula, count, Unit.ONE, rule.source());
+            PriceBook.Price price = prices.cheapest(rule.id(), PriceBook.EACH);
+            return List.of(new Sundry(rule.id(), rule.label(), figure, price.supplier(), price.cents()));
         }
-        if (terms.isEmpty()) {
-            return List.of();
+
+        private static double asked(Rule rule, List<SiteNeeds> zones) {
+            DoubleStream each = zones.stream().mapToDouble(rule.asked());
+            return rule.shared() ? each.max().orElse(0) : each.sum();
         }
-        String of = rule.shared() ? most(terms) : String.join("+", terms);
-        w.let("a", rule.shared() ? "asked by the zone that asks most" : "asked by all zones", of, asked, rule.unit());
-        w.given("o", "one does", rule.one(), rule.unit());
-        double all = Math.ceil(asked / rule.one() - KitCover.ROUNDING);
-        if (all <= ordered) {
-            return List.of();
+
+        private static double whole(Rule rule, double asked) {
+            return Math.ceil(asked / rule.one() - KitCover.ROUNDING);
         }
-        String formula = "ceil(a/o)";
-        if (ordered > 0) {
-            w.given("g", "went out on an order", ordered, Unit.ONE);
-            formula += "-g";
-        }
-        Figure count = w.figure(rule.label(), "n", formula, all - ordered, Unit.ONE, rule.source());
-        PriceBook.Price price = prices.cheapest(rule.id(), PriceBook.EACH);
-        return List.of(new Sundry(rule.id(), rule.label(), count, price.supplier(), price.cents()));
     }
 }

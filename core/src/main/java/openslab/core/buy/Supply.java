@@ -3,8 +3,7 @@ package openslab.core.buy;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import openslab.core.prep.wash.Chemical;
-import openslab.core.prep.wash.Ratio;
+import openslab.core.prep.wash.WashMix;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -63,20 +62,14 @@ public record Supply(String id, String label, double amount, Unit unit, double p
                         PACKS));
     }
 
-    /** What a wash takes out of its can, or how many of its bags. @param mixL all that is mixed of it */
-    public static Supply ofWash(Chemical chemical, Ratio ratio, double mixL, UnitSystem system) {
-        if (ratio.isBags()) {
-            return new Supply(
-                    id(chemical.label()), chemical.label() + ", bags", mixL / ratio.bagL(), Unit.BAG, 1, LABEL);
+    /** What a wash takes out of its can, or how many of its bags, for all of its vessels. */
+    public static Supply ofWash(WashMix mix, UnitSystem system) {
+        double amount = mix.vessels() * mix.concentrate().base();
+        if (mix.concentrate().unit() == Unit.BAG) {
+            return new Supply(id(mix.title()), mix.title() + ", bags", amount, Unit.BAG, 1, LABEL);
         }
         Pack pack = can(system);
-        return new Supply(
-                id(chemical.label()),
-                chemical.label() + ", " + pack.words(),
-                mixL * ratio.share(),
-                Unit.LITRE,
-                pack.holds(),
-                LABEL);
+        return new Supply(id(mix.title()), mix.title() + ", " + pack.words(), amount, Unit.LITRE, pack.holds(), LABEL);
     }
 
     /** Grit that is stirred into a coat. @param most litres to a litre, as its sheet has it; 0 where it is silent */
@@ -117,7 +110,8 @@ public record Supply(String id, String label, double amount, Unit unit, double p
         return system == UnitSystem.US ? new Pack("cans of 1 gal", Unit.GALLON.toBase(1)) : new Pack("cans of 5 L", 5);
     }
 
-    private static String id(String label) {
+    /** What the price book calls something that is used up. */
+    static String id(String label) {
         return "worn-" + label.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
     }
 

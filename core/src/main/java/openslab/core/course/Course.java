@@ -50,6 +50,11 @@ public record Course(List<Turn> turns, List<Misfit> misfits) {
             return progress.isThrough();
         }
 
+        /** What has to pass where it has a gate, else what is done. */
+        public String title() {
+            return step.gate().map(Gate::title).orElse(step.title());
+        }
+
         /** What is still to be done, where a part of it is; empty where all of it is, or nothing. */
         public String left(UnitSystem system) {
             if (doneSoFar <= 0 || doneSoFar >= 1) {

@@ -74,8 +74,11 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
             Optional<Figure> closed,
             String due) {}
 
-    /** @param money what it costs before uplift, disposal and making good, where that is known; empty otherwise */
-    public record Replacing(String words, Optional<Figure> money) {}
+    /**
+     * @param money what it costs before uplift, disposal and making good, where that is known; empty otherwise
+     * @param rate at which, and where it comes from; empty likewise
+     */
+    public record Replacing(String words, Optional<Figure> money, String rate) {}
 
     /** Nobody has read the slab: the temperature at which sheets are written, 70 °F. */
     private static final double USUAL_C = Unit.FAHRENHEIT.toBase(70);
@@ -84,6 +87,9 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
             Source.sheet("the waits of preparation, of each step and of each coat, one after another");
     /** GBP a square metre. */
     private static final double MIDDLE = 55;
+
+    private static final String RATE =
+            "GBP before that, at 50 to 60 GBP a square metre in one country: ask what it costs here.";
 
     private static final Source REPLACED = Source.commonPractice(
             "50 to 60 GBP a square metre for luxury vinyl in one country: ask a price here; uplift, disposal and making good on top");
@@ -126,7 +132,9 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
                 };
         String words =
                 "Hides everything; costs the most: uplift, disposal, making good the floor below, and the new floor.";
-        return new Replacing(words, known ? Optional.of(money(zone, units)) : Optional.empty());
+        return known
+                ? new Replacing(words, Optional.of(money(zone, units)), RATE)
+                : new Replacing(words, Optional.empty(), "");
     }
 
     private static Figure money(ZoneFacts zone, UnitSystem units) {

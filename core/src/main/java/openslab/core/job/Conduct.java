@@ -1,6 +1,5 @@
 package openslab.core.job;
 
-import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -9,7 +8,6 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -18,19 +16,10 @@ import openslab.core.course.Deed;
 import openslab.core.course.Gate;
 import openslab.core.course.Staging;
 import openslab.core.course.Step;
-import openslab.core.course.Wait;
-import openslab.core.cure.CureTime;
-import openslab.core.mix.Used;
 import openslab.core.prep.Gates;
-import openslab.core.product.Clock;
-import openslab.core.product.Liquid;
-import openslab.core.product.Material;
-import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
-import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
-import openslab.core.quantity.Worksheet;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
 import openslab.core.survey.Site;
@@ -63,11 +52,7 @@ public final class Conduct {
         }
     }
 
-    /** OURS: a batch spread a quarter further or less far than its sheet says is another film. */
-    private static final double OFF = 0.25;
-
     private static final Source OURS = Source.ours("what was done is kept with what stood against it");
-    private static final Source RATE = Source.ours("a quarter more or less than the sheet's rate is another film");
 
     private final ZoneFacts zone;
     private final UnitSystem system;
@@ -183,7 +168,7 @@ public final class Conduct {
         zone.layers().forEach(l -> laid(l).misfits().stream()
                 .filter(m -> m.kind() != Course.Misfit.Kind.ELSEWHERE)
                 .forEach(m -> odd.add(m.deed().key())));
-        zone.layers().forEach(l -> odd.addAll(tooLate(laid(l)).keySet()));
+        zone.layers().forEach(l -> odd.addAll(StepWindow.tooLate(laid(l)).keySet()));
         for (LogEntry e : zone.unstruck()) {
             if (isCoat(e) || odd.contains(e.key()) || !e.note().isBlank()) {
                 add(stood, e, against(e));
@@ -244,7 +229,9 @@ public final class Conduct {
             if (on.isEmpty()) {
                 findings.add(order(layer, below));
             } else if (!layer.isBroadcast()) {
-                window(below, on.get(), began(layer, at).orElse(at)).ifPresent(findings::add);
+                new RecoatWindow(zone, below, system)
+                        .against(on.get(), began(layer, at).orElse(at))
+                        .ifPresent(findings::add);
                 unfinished(layer, below, at).ifPresent(findings::add);
             }
         });
@@ -316,10 +303,10 @@ public final class Conduct {
                 .filter(t -> !t.isThrough() && t.step().gate().isPresent())
                 .findFirst()
                 .map(t -> Finding.of("coat-before-its-gate")
-                        .measured("\"" + title(t) + "\" has not passed")
+                        .measured("\"" + t.title() + "\" has not passed")
                         .needed("every gate before it passed", OURS)
                         .hold(
-                                Show.lower(title(t)) + " not passed",
+                                Show.lower(t.title()) + " not passed",
                                 t.step().why(),
                                 t.step().gate().orElseThrow().again()));
     }
@@ -327,7 +314,7 @@ public final class Conduct {
     /** What is still to be done to the layer below, once it is on. */
     private Optional<Finding> unfinished(LayerChoice layer, LayerChoice below, Instant at) {
         return LayLog.openGate(LayLog.course(zone, below, at, system)).map(t -> Finding.of("coat-on-unfinished")
-                .measured("\"" + title(t) + "\" of the " + Show.lower(below.title()) + " has not passed")
+                .measured("\"" + t.title() + "\" of the " + Show.lower(below.title()) + " has not passed")
                 .needed("everything done to it before the " + Show.lower(layer.title()), OURS)
                 .hold(
                         "the " + Show.lower(below.title()) + " is not through",
@@ -335,15 +322,11 @@ public final class Conduct {
                         t.step().gate().orElseThrow().again()));
     }
 
-    private static String title(Course.Turn turn) {
-        return turn.step().gate().map(Gate::title).orElse(turn.step().title());
-    }
-
     /** What stands against a step of laying: a gate before it, or what does not lie ready. */
     private List<Finding> laying(LogEntry e, LayerChoice layer) {
         Course course = keys.contains(e.key()) ? laid(layer) : LayLog.with(zone, layer, e, system);
         var findings = new ArrayList<>(misfits(e, course));
-        afterItsWindow(e, course).ifPresent(findings::add);
+        StepWindow.against(e, course).ifPresent(findings::add);
         if (e.kind() == LogEntry.Kind.BEGUN) {
             unstaged(zone.steps(layer), e).ifPresent(findings::add);
         }
@@ -352,41 +335,6 @@ public final class Conduct {
             findings.addAll(beginning(layer, e.at()));
         }
         return findings;
-    }
-
-    private Optional<Finding> afterItsWindow(LogEntry e, Course course) {
-        return Optional.ofNullable(tooLate(course).get(e.key())).map(turn -> Finding.of("after-its-window")
-                .measured(hours(turn.closed(), e.at()) + " after its window had closed")
-                .needed("while it lasts", OURS)
-                .hold(
-                        "\"" + title(turn.turn()) + "\" came after its window",
-                        "What has set by then takes no print and no edge any more: it tears or cracks.",
-                        "Try it where it is seen least; what does not take comes off before it hardens."));
-    }
-
-    /** A step that was done when its window had closed. */
-    private record Late(Course.Turn turn, Instant closed) {}
-
-    /** What has to be done while a window lasts, by the step that waits for it or the one after it, and came too late; by its deed. */
-    private static Map<String, Late> tooLate(Course course) {
-        Map<String, Late> late = new HashMap<>();
-        Optional<Instant> before = Optional.empty();
-        for (Course.Turn turn : course.turns()) {
-            Optional<Instant> own = closes(turn);
-            Optional<Instant> closed = own.isPresent() ? own : before;
-            Optional<Deed> deed = turn.done().or(turn::tested);
-            if (closed.isPresent()
-                    && deed.isPresent()
-                    && closed.get().isBefore(deed.get().at())) {
-                late.put(deed.get().key(), new Late(turn, closed.get()));
-            }
-            before = own;
-        }
-        return late;
-    }
-
-    private static Optional<Instant> closes(Course.Turn turn) {
-        return turn.timer().flatMap(Wait.Timer::closes);
     }
 
     private static List<Finding> misfits(LogEntry e, Course course) {
@@ -505,122 +453,24 @@ public final class Conduct {
                         "Log the " + under + " if it is on; otherwise put it on first.");
     }
 
-    /** Too early it traps solvent and stays soft; too late it lies on a closed film and peels. */
-    private Optional<Finding> window(LayerChoice below, Instant on, Instant at) {
-        OptionalDouble slabC = zone.slabC(on);
-        String after = hours(on, at) + " after the " + Show.lower(below.title());
-        var finding = Finding.of("coat-outside-its-window").measured(after);
-        if (runsOut(below, Clock.RECOAT_OPENS, on, slabC).map(at::isBefore).orElse(false)) {
-            return Optional.of(asked(finding, "not before ", below, Clock.RECOAT_OPENS, slabC)
-                    .hold(
-                            "the recoat window was not open yet",
-                            "What is still wet below cannot leave any more: it stays soft and lifts.",
-                            "Wait until the window opens."));
-        }
-        if (runsOut(below, Clock.RECOAT_CLOSES, on, slabC)
-                .map(c -> c.isBefore(at))
-                .orElse(false)) {
-            return Optional.of(asked(finding, "not after ", below, Clock.RECOAT_CLOSES, slabC)
-                    .hold(
-                            "the recoat window had closed",
-                            "A film that has cured takes no other on: it peels off as a sheet.",
-                            "Abrade the whole of it, vacuum and wipe, then coat."));
-        }
-        return Optional.empty();
-    }
-
-    private Finding.Draft asked(
-            Finding.Draft finding, String words, LayerChoice below, Clock clock, OptionalDouble slabC) {
-        Figure time = CureTime.of(below.sheet(), clock, slabC.orElseThrow(), system)
-                .minutes()
-                .orElseThrow();
-        return finding.needed(
-                        words + Show.in(Unit.HOUR, time.base()), below.sheet().source())
-                .working(time);
-    }
-
-    private static Optional<Instant> runsOut(LayerChoice layer, Clock clock, Instant from, OptionalDouble slabC) {
-        OptionalDouble minutes = LayerSchedule.minutes(layer.sheet(), clock, slabC);
-        return minutes.isPresent() ? Optional.of(LayerSchedule.after(from, minutes.getAsDouble())) : Optional.empty();
-    }
-
-    private static String hours(Instant from, Instant to) {
-        return Show.span(Duration.between(from, to));
-    }
-
     private List<Finding> coat(LogEntry e) {
         var findings = new ArrayList<>(coating(e.subject(), e.at()));
         layer(e.subject()).ifPresent(l -> findings.addAll(new CoatDone(zone, l, e, system).findings()));
         if (e.tellsUse() && zone.unstruck(LogEntry.Kind.BATCH, e.subject()).isEmpty()) {
-            layer(e.subject()).flatMap(l -> spread(e, l)).ifPresent(findings::add);
+            spread(e).ifPresent(findings::add);
         }
         return findings;
     }
 
     private List<Finding> batch(LogEntry e) {
         var findings = new ArrayList<>(coating(e.subject(), e.at()));
-        layer(e.subject()).flatMap(l -> spread(e, l)).ifPresent(findings::add);
+        spread(e).ifPresent(findings::add);
         return findings;
     }
 
-    /** A batch spread further or less far than its sheet allows is another film. */
-    private Optional<Finding> spread(LogEntry e, LayerChoice layer) {
-        Material material = layer.sheet().material();
-        Used.Batch batch = LogEntry.batch(e, material, zone.area(system).base());
-        boolean liquid = material instanceof Liquid;
-        // what is thrown or laid by depth is told by how much lies on a square metre: more of it is thicker
-        if (batch.lies() == 0 || batch.areaM2() == 0) {
-            return Optional.empty();
-        }
-        double reached = liquid ? batch.areaM2() / batch.lies() : batch.lies() / batch.areaM2();
-        Band band = Band.of(layer);
-        if (reached >= band.least() && reached <= band.most()) {
-            return Optional.empty();
-        }
-        boolean thin = liquid == reached > band.most();
-        var w = new Worksheet(system);
-        w.given("a", "spread over", batch.areaM2(), Unit.SQUARE_METRE);
-        w.given("v", "on the floor", batch.lies(), liquid ? Unit.LITRE : Unit.KILOGRAM);
-        Figure figure = w.figure(
-                liquid ? "spread rate" : "on the floor",
-                "s",
-                liquid ? "a/v" : "v/a",
-                reached,
-                liquid ? Unit.SQUARE_METRE_PER_LITRE : Unit.KILOGRAM_PER_SQUARE_METRE,
-                Source.arithmetic("as logged"));
-        var finding = Finding.of("batch-off-its-rate")
-                .measured(figure.text())
-                .needed(
-                        Used.asked(layer.laid().material(), system) + " of "
-                                + layer.sheet().name() + (band.isSheets() ? "" : ", a quarter more or less"),
-                        band.isSheets() ? layer.sheet().source() : RATE)
-                .working(figure);
-        return Optional.of(
-                thin
-                        ? finding.watch(
-                                "spread too thin",
-                                "A thin film shows the slab, wears through and does not seal.",
-                                "Look for bare places; what is missing goes on within the window.")
-                        : finding.watch(
-                                "spread too thick",
-                                "A thick film cures unevenly, blisters and uses up what was reckoned for the rest.",
-                                "Draw it out while it is wet, and see whether what is left will reach."));
-    }
-
-    /**
-     * Which rates are the coat that was meant: the sheet's range where it gives one, else a quarter to either side.
-     *
-     * @param least m² a litre, or kg on a m²
-     */
-    private record Band(double least, double most, boolean isSheets) {
-        static Band of(LayerChoice layer) {
-            Material material = layer.laid().material();
-            if (material instanceof Liquid l && l.spread().isRange()) {
-                return new Band(l.spread().leastM2PerL(), l.spread().mostM2PerL(), true);
-            }
-            double usual = Used.usual(material);
-            return new Band(usual * (1 - OFF), usual * (1 + OFF), false);
-        }
+    private Optional<Finding> spread(LogEntry e) {
+        return layer(e.subject())
+                .flatMap(l -> SpreadRate.against(e, l, zone.area(system).base(), system));
     }
 
     private List<Finding> deed(LogEntry e) {

@@ -21,26 +21,13 @@ import openslab.core.buy.Leftover;
 import openslab.core.buy.Losses;
 import openslab.core.buy.Placed;
 import openslab.core.buy.PriceBook;
-import openslab.core.buy.SiteNeeds;
 import openslab.core.buy.Sundries;
-import openslab.core.buy.Supply;
-import openslab.core.course.Course;
-import openslab.core.course.Step;
-import openslab.core.course.work.Effort;
+import openslab.core.buy.Sundry;
 import openslab.core.course.work.Item;
 import openslab.core.course.work.Paces;
-import openslab.core.course.work.Work;
-import openslab.core.floor.plan.Room;
 import openslab.core.mix.Allowance;
-import openslab.core.mix.BatchPlan;
 import openslab.core.mix.TakeOff;
 import openslab.core.mix.Used;
-import openslab.core.prep.PrepMethod;
-import openslab.core.prep.Works;
-import openslab.core.prep.wash.Chemical;
-import openslab.core.prep.wash.Dose;
-import openslab.core.prep.wash.Ratio;
-import openslab.core.product.Exposure;
 import openslab.core.product.LayerRole;
 import openslab.core.product.Material;
 import openslab.core.product.Packed;
@@ -50,7 +37,6 @@ import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
-import openslab.core.system.LayWorks;
 
 /**
  * What jobs that are bought for together still take: each sheet once in each colour, for all their zones, less what is there.
@@ -72,10 +58,13 @@ public record JobTakeOff(
     /** One of the jobs. @param name empty where it buys alone */
     public record Site(String name, List<ZoneFacts> zones) {}
 
+    /** Something without a sheet that went out on an order. @param what its id */
+    public record Ordered(Instant at, String what, int number) {}
+
     /**
      * What the shop knows beside its jobs.
      *
-     * @param placed what was ordered for these jobs; {@code small} how many of what has no sheet, by its id; {@code came} likewise; {@code away} what was taken from the site to the store
+     * @param placed what was ordered for these jobs; {@code small} what of it has no sheet; {@code came} likewise; {@code away} what was taken from the site to the store
      */
     public record Shop(
             Losses losses,
@@ -83,12 +72,12 @@ public record JobTakeOff(
             List<Leftover> store,
             Paces paces,
             List<Placed> placed,
-            Map<String, Integer> small,
+            List<Ordered> small,
             List<Delivery> came,
             List<Placed> away) {
         /** Of a shop that noted nothing. */
         public static final Shop NEW = new Shop(
-                Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), Map.of(), List.of(), List.of());
+                Losses.NONE, PriceBook.EMPTY, List.of(), Paces.DEFAULT, List.of(), List.of(), List.of(), List.of());
     }
 
     public static JobTakeOff of(List<Site> sites, Shop shop, Buying.When when, UnitSystem system) {
@@ -169,18 +158,41 @@ public record JobTakeOff(
             List<Buying> materials = bySheet.entrySet().stream()
                     .map(e -> buying(e.getKey(), e.getValue(), all))
                     .toList();
-            List<SiteNeeds> needs = sites.stream()
-                    .flatMap(s -> s.zones().stream())
-                    .map(this::needs)
-                    .toList();
-            Bill bill = Bill.of(materials, Sundries.of(needs, shop.small(), shop.prices(), system), system);
+            Bill bill = Bill.of(materials, small(), system);
             return new JobTakeOff(
                     bill,
                     losses(open),
                     laid,
                     DeliveryCheck.of(shop.came(), materials, when.today(), system),
                     rest(materials, all),
-                    own());
+                    consumables()
+                            .flatMap(Consumables::own)
+                            .distinct()
+                            .sorted()
+                            .map(Item::label)
+                            .toList());
+        }
+
+        private Stream<Consumables> consumables() {
+            return sites.stream().flatMap(s -> s.zones().stream()).map(z -> new Consumables(z, system));
+        }
+
+        /** What went out for an earlier cycle was used up in it. */
+        private List<Sundry> small() {
+            Instant began = sites.stream()
+                    .flatMap(s -> s.zones().stream())
+                    .map(z -> z.cycle().began())
+                    .min(Comparator.naturalOrder())
+                    .orElse(Instant.MIN);
+            Map<String, Integer> ordered = shop.small().stream()
+                    .filter(o -> !o.at().isBefore(began))
+                    .collect(Collectors.toMap(Ordered::what, Ordered::number, Integer::sum));
+            return Sundries.of(
+                    consumables().map(Consumables::open).toList(),
+                    consumables().map(Consumables::whole).toList(),
+                    ordered,
+                    shop.prices(),
+                    system);
         }
 
         private List<Loss> losses(List<Open> open) {
@@ -349,179 +361,6 @@ public record JobTakeOff(
                     .findFirst()
                     .or(() -> ofSheet.stream().filter(o -> o.colour().isEmpty()).findFirst())
                     .or(() -> colour.isEmpty() ? ofSheet.stream().findFirst() : Optional.empty());
-        }
-
-        private SiteNeeds needs(ZoneFacts zone) {
-            List<LayerChoice> open = zone.open();
-            List<Step> preparing = preparing(zone);
-            double maskM = masks(zone, preparing) ? maskM(zone) : 0;
-            double tapedM = open.stream()
-                    .flatMap(l -> zone.steps(l).stream())
-                    .filter(s -> s.work().is(LayWorks.TAPE_EDGES))
-                    .mapToDouble(s -> s.amount(PrepLog.extent(zone, system)))
-                    .sum();
-            Map<String, Double> worn = new TreeMap<>();
-            Stream.concat(preparing.stream(), open.stream().flatMap(l -> zone.steps(l).stream()))
-                    .flatMap(s -> effort(zone, s).used().stream())
-                    .filter(f -> !COUNTED.contains(f.label()))
-                    .forEach(f -> worn.merge(f.label(), f.value(), Double::sum));
-            List<SiteNeeds.Coat> coats = Stream.concat(
-                            preparing.isEmpty() ? Stream.of() : Stream.of(preparation(preparing)),
-                            open.stream().map(l -> coat(zone, l)))
-                    .toList();
-            return new SiteNeeds(
-                    zone.name(),
-                    maskM + tapedM,
-                    maskM * Room.USUAL_FILM_M,
-                    coats,
-                    worn,
-                    Stream.concat(supplies(zone, preparing), open.stream().flatMap(l -> stirredIn(zone, l)))
-                            .toList());
-        }
-
-        /** What is counted otherwise: covers by their nap, tape and film by what is masked. */
-        private static final Set<String> COUNTED = Set.of(LayWorks.SLEEVE, Works.MASKING_TAPE, Works.MASKING_FILM);
-
-        private static SiteNeeds.Coat preparation(List<Step> steps) {
-            return new SiteNeeds.Coat("preparation", "", 0, 0, 0, hands(steps), items(steps));
-        }
-
-        private static int hands(List<Step> steps) {
-            int hands = steps.stream().mapToInt(s -> s.work().hands()).max().orElse(1);
-            return Math.max(hands, items(steps).contains(Item.HELPER) ? 2 : 1);
-        }
-
-        private static Set<Item> items(List<Step> steps) {
-            return steps.stream().flatMap(s -> s.work().items().stream()).collect(Collectors.toSet());
-        }
-
-        /** What repairs are made with, and what the washes are let down from. */
-        private Stream<Supply> supplies(ZoneFacts zone, List<Step> preparing) {
-            if (preparing.isEmpty()) {
-                return Stream.of();
-            }
-            Stream<Supply> repairs = PrepLog.repairs(zone, system).stream()
-                    .flatMap(r -> r.figures().stream())
-                    .flatMap(f -> Supply.ofRepair(f).stream());
-            double floorM2 = PrepLog.extent(zone, system).floorM2();
-            Stream<Supply> washes = preparing.stream()
-                    .filter(s -> !s.isPatch())
-                    .flatMap(s -> Dose.of(s).stream())
-                    .map(d -> {
-                        Chemical chemical = d.any().get(0);
-                        Ratio ratio = d.usual(chemical);
-                        return Supply.ofWash(chemical, ratio, floorM2 / d.spreadM2PerL(ratio), system);
-                    });
-            return Stream.concat(repairs, washes);
-        }
-
-        /** What goes into a coat or under it, and has no sheet. */
-        private Stream<Supply> stirredIn(ZoneFacts zone, LayerChoice layer) {
-            ProductSheet sheet = zone.taken(layer);
-            double amount = amount(zone, layer, sheet);
-            var all = new ArrayList<Supply>();
-            if (hasStep(zone, layer, LayWorks.STIR_GRIT) && sheet.liquid().isPresent()) {
-                all.add(Supply.ofGrit(amount, sheet.handling().dosing().gritMost()));
-            }
-            if (hasStep(zone, layer, Works.COVE) && zone.plan().flaws().coveM() == 0) {
-                all.add(Supply.ofCove(zone.edgeM(system)));
-            }
-            sheet.powder()
-                    .filter(p -> p.colourMostL() > 0)
-                    .ifPresent(p -> all.add(Supply.ofColour(amount / p.bagKg(), p.colourMostL())));
-            return all.stream();
-        }
-
-        private static boolean hasStep(ZoneFacts zone, LayerChoice layer, Work work) {
-            return zone.steps(layer).stream().anyMatch(s -> s.work().is(work));
-        }
-
-        private double amount(ZoneFacts zone, LayerChoice layer, ProductSheet sheet) {
-            return TakeOff.of(
-                            zone.area(system).base(),
-                            sheet.material(),
-                            zone.mixing(layer).allowance(),
-                            system)
-                    .value();
-        }
-
-        /** What the crew brings for all that is still to be done: no bill lists it. */
-        private List<String> own() {
-            return sites.stream()
-                    .flatMap(s -> s.zones().stream())
-                    .flatMap(z -> Stream.concat(
-                            preparing(z).stream(), z.open().stream().flatMap(l -> z.steps(l).stream())))
-                    .flatMap(s -> s.work().items().stream())
-                    .filter(Item::isOwn)
-                    .distinct()
-                    .sorted()
-                    .map(Item::label)
-                    .toList();
-        }
-
-        private List<Step> preparing(ZoneFacts zone) {
-            return isPrepared(zone)
-                    ? List.of()
-                    : PrepLog.plan(zone, PrepLog.need(zone, system), system).steps();
-        }
-
-        /** Where the plan of preparation is still to come, or looks again first, it will mask all the same. */
-        private boolean masks(ZoneFacts zone, List<Step> preparing) {
-            boolean isToCome = !isBegun(zone)
-                    && PrepLog.plan(zone, PrepLog.need(zone, system), system)
-                            .method()
-                            .map(PrepMethod::looksAgain)
-                            .orElse(true);
-            Stream<Step> steps = isToCome ? PrepLog.masking(zone).stream() : preparing.stream();
-            return steps.anyMatch(s -> s.work().is(Works.MASK));
-        }
-
-        private boolean isPrepared(ZoneFacts zone) {
-            return isBegun(zone) || PrepLog.turns(zone, system).stream().allMatch(Course.Turn::isThrough);
-        }
-
-        private static boolean isBegun(ZoneFacts zone) {
-            return zone.open().size() < zone.layers().size();
-        }
-
-        private double maskM(ZoneFacts zone) {
-            return zone.plan().flaws().maskM().orElseGet(() -> zone.shape()
-                    .perimeter(system)
-                    .base());
-        }
-
-        /** What the steps of a layer use up. */
-        private Stream<Figure> used(ZoneFacts zone, LayerChoice layer) {
-            return zone.steps(layer).stream().flatMap(s -> effort(zone, s).used().stream());
-        }
-
-        private Effort effort(ZoneFacts zone, Step step) {
-            boolean indoors = zone.exposure() == Exposure.INDOORS;
-            return Effort.of(step.work(), step.amount(PrepLog.extent(zone, system)), indoors, shop.paces(), system);
-        }
-
-        private SiteNeeds.Coat coat(ZoneFacts zone, LayerChoice layer) {
-            ProductSheet sheet = zone.taken(layer);
-            List<Step> steps = zone.steps(layer);
-            boolean mixed = BatchPlan.isOf(sheet);
-            return new SiteNeeds.Coat(
-                    layer.title(),
-                    sheet.handling().tool(),
-                    mixed ? vessels(zone, layer, sheet) : 0,
-                    sheet.liquid().map(l -> l.parts().size()).orElse(0),
-                    used(zone, layer)
-                            .filter(f -> f.label().equals(LayWorks.SLEEVE))
-                            .mapToDouble(Figure::value)
-                            .sum(),
-                    hands(steps),
-                    items(steps));
-        }
-
-        private int vessels(ZoneFacts zone, LayerChoice layer, ProductSheet sheet) {
-            double amount = amount(zone, layer, sheet);
-            double litres =
-                    sheet.powder().map(p -> amount / p.bagKg() * p.yieldL()).orElse(amount);
-            return (int) Math.ceil(litres / zone.crew().vesselL());
         }
     }
 }

@@ -3,6 +3,7 @@ package openslab.core.job;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import openslab.core.course.Course;
 import openslab.core.cure.CureTime;
@@ -29,7 +30,7 @@ import openslab.core.system.BuildUp;
  *     is asked for
  * @param used what was used so far, against the plan; empty where nothing was logged
  * @param steps as they were done, and what a failed gate made anybody do again; what is left at the end
- * @param batchFields what is keyed in with a batch of it
+ * @param batchFields what is keyed in with a batch of it; {@code weighFields} beside that, by part, where it was weighed
  * @param colours what came for it, newest first
  */
 public record LayerReport(
@@ -52,6 +53,7 @@ public record LayerReport(
         Optional<Used> used,
         List<StepReport> steps,
         List<Field> batchFields,
+        Map<String, Field> weighFields,
         List<Field> coatFields,
         List<Colour> colours,
         Mark mark) {
@@ -166,6 +168,7 @@ public record LayerReport(
                 used,
                 steps,
                 batchFields,
+                weighFields,
                 coatFields,
                 colours,
                 word);
@@ -201,6 +204,7 @@ public record LayerReport(
                 zone.used(choice, zone.mixing(choice).allowance(), amount, system),
                 course.turns().stream().map(t -> StepReport.of(t, system)).toList(),
                 LogEntry.batchFields(material),
+                LogEntry.weighFields(material),
                 LogEntry.coatFields(material),
                 zone.unstruck(LogEntry.Kind.COLOUR, choice.id()).stream()
                         .map(Colour::of)

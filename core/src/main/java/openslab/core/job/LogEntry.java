@@ -1,6 +1,7 @@
 package openslab.core.job;
 
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -143,27 +144,23 @@ public record LogEntry(
         return switch (material.kind()) {
             case POWDER -> List.of(amount("bags", "Mixed", material, ""), OVER, LOT, wasted);
             case BROADCAST -> List.of(amount("mass", "Thrown", material, ""), OVER, LOT, wasted);
-            default ->
-                Stream.concat(
-                                Stream.of(amount("volume", "Mixed", material, "all parts together"), OVER, LOT, wasted),
-                                weighed((Liquid) material))
-                        .toList();
+            default -> List.of(amount("volume", "Mixed", material, "all parts together"), OVER, LOT, wasted);
         };
     }
 
-    /** What the scale showed of each part, where there is more than one. */
-    private static Stream<Field> weighed(Liquid liquid) {
-        return liquid.parts().size() == 1
-                ? Stream.empty()
-                : liquid.parts().stream().map(p -> Field.quantity(
-                                weighedOf(p.name()),
-                                "Of " + p.name() + ", by the scale",
-                                Unit.POUND,
-                                Unit.KILOGRAM,
-                                0.0005,
-                                5000,
-                                "empty: not weighed")
-                        .ifWanted());
+    /** What may be keyed in with a batch beside that, by part: what the scale showed of it, where there is more than one. */
+    public static Map<String, Field> weighFields(Material material) {
+        Map<String, Field> fields = new LinkedHashMap<>();
+        if (material instanceof Liquid liquid && liquid.parts().size() > 1) {
+            liquid.parts().forEach(p -> fields.put(p.name(), weighed(p.name())));
+        }
+        return fields;
+    }
+
+    private static Field weighed(String part) {
+        String label = "Of " + part + ", by the scale";
+        return Field.quantity(weighedOf(part), label, Unit.POUND, Unit.KILOGRAM, 0.0005, 5000, "empty: not weighed")
+                .ifWanted();
     }
 
     /** How the weight of a part of a batch is called. */

@@ -20,6 +20,9 @@ import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.repair.Repair;
 import openslab.core.prep.repair.Repairs;
 import openslab.core.prep.wash.Chemical;
+import openslab.core.prep.wash.Dose;
+import openslab.core.prep.wash.Ratio;
+import openslab.core.prep.wash.WashMix;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.area.Defect;
@@ -145,6 +148,47 @@ final class PrepLog {
     }
 
     /** The squares in which strengths were tried, oldest first. */
+    private static final double US_PAIL_L = Unit.GALLON.toBase(5);
+
+    private static final double METRIC_PAIL_L = 20;
+
+    /** What a step is washed with, as strong as its label or the test patch has it; empty where the patch has yet to say. */
+    static Optional<WashMix> wash(ZoneFacts zone, Step step, UnitSystem system) {
+        return Dose.of(step)
+                .flatMap(d -> d.tried()
+                        ? Ladder.winner(d.any(), squares(zone))
+                                .map(l -> mix(
+                                        zone,
+                                        d,
+                                        Chemical.find(l.id()).orElseThrow(),
+                                        l.winner().orElseThrow(),
+                                        system))
+                        : Optional.of(byLabel(zone, d, system)));
+    }
+
+    /** What is bought for a step that washes: by the label until the test patch says otherwise. A patch takes next to nothing. */
+    static Optional<WashMix> washed(ZoneFacts zone, Step step, UnitSystem system) {
+        return step.isPatch()
+                ? Optional.empty()
+                : wash(zone, step, system).or(() -> Dose.of(step).map(d -> byLabel(zone, d, system)));
+    }
+
+    private static WashMix byLabel(ZoneFacts zone, Dose dose, UnitSystem system) {
+        Chemical usual = dose.any().get(0);
+        return mix(zone, dose, usual, dose.usual(usual), system);
+    }
+
+    private static WashMix mix(ZoneFacts zone, Dose dose, Chemical chemical, Ratio ratio, UnitSystem system) {
+        return WashMix.of(
+                chemical,
+                ratio,
+                system == UnitSystem.US ? US_PAIL_L : METRIC_PAIL_L,
+                extent(zone, system).floorM2(),
+                dose.spreadM2PerL(ratio),
+                0,
+                system);
+    }
+
     static List<Ladder.Square> squares(ZoneFacts zone) {
         return zone.unstruck(LogEntry.Kind.GATE, Gates.PATCH).stream()
                 .flatMap(e -> Chemical.find(e.values().get("chemical").typed()).stream()

@@ -16,9 +16,7 @@ import openslab.core.course.work.Paces;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.repair.Repair;
-import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
-import openslab.core.prep.wash.Ratio;
 import openslab.core.prep.wash.WashMix;
 import openslab.core.product.Exposure;
 import openslab.core.quantity.Field;
@@ -75,8 +73,6 @@ public record PrepSheet(
         }
     }
 
-    private static final double US_PAIL_L = Unit.GALLON.toBase(5);
-    private static final double METRIC_PAIL_L = 20;
     private static final Source SUM = Source.arithmetic("all steps added up");
 
     /** @param now ticks older than a day do not count */
@@ -96,22 +92,13 @@ public record PrepSheet(
             Step step = plan.steps().get(i);
             Effort effort = efforts.get(i);
             Optional<Dose> dose = Dose.of(step);
-            Optional<Strength> strength = dose.flatMap(d -> strength(d, squares));
+            Optional<WashMix> mixed = PrepLog.wash(zone, step, system);
             boolean patch = step.isPatch();
             sheets.add(new StepSheet(
                     step.id(),
                     effort,
-                    patch
-                            ? Optional.empty()
-                            : strength.map(s -> WashMix.of(
-                                    s.chemical(),
-                                    s.ratio(),
-                                    system == UnitSystem.US ? US_PAIL_L : METRIC_PAIL_L,
-                                    extent.floorM2(),
-                                    dose.orElseThrow().spreadM2PerL(s.ratio()),
-                                    0,
-                                    system)),
-                    dose.isPresent() && strength.isEmpty() ? "The test patch says how strong." : "",
+                    patch ? Optional.empty() : mixed,
+                    dose.isPresent() && mixed.isEmpty() ? "The test patch says how strong." : "",
                     patch
                             ? dose.orElseThrow().any().stream()
                                     .map(c -> Ladder.of(c, squares))
@@ -133,19 +120,6 @@ public record PrepSheet(
                 sum("dust", sheets, Effort::dust, system),
                 sum("water to pick up", sheets, Effort::water, system),
                 used(sheets, system));
-    }
-
-    /** What is mixed, and how strong. */
-    private record Strength(Chemical chemical, Ratio ratio) {}
-
-    private static Optional<Strength> strength(Dose dose, List<Ladder.Square> squares) {
-        if (!dose.tried()) {
-            Chemical usual = dose.any().get(0);
-            return Optional.of(new Strength(usual, dose.usual(usual)));
-        }
-        return Ladder.winner(dose.any(), squares)
-                .map(l -> new Strength(
-                        Chemical.find(l.id()).orElseThrow(), l.winner().orElseThrow()));
     }
 
     private static Optional<Figure> hours(List<StepSheet> sheets, UnitSystem system) {

@@ -10,8 +10,8 @@ import java.util.List;
  * @param inNextM2 how much of the one after them is
  */
 public record Front(int whole, double inNextM2) {
-    /** OURS: of a bay; nobody measures closer than a hundredth. */
-    private static final double CLOSE = 0.01;
+    /** OURS: of a floor or a bay; nobody measures closer than a hundredth, and what reaches to the last one reaches. */
+    static final double CLOSE = 0.01;
 
     public static Front of(List<Bay> bays, double coveredM2) {
         double left = coveredM2;

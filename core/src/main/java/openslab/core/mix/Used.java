@@ -50,9 +50,6 @@ public record Used(
     /** Beyond this a working that lists every batch is not read. */
     private static final int MOST_LISTED = 12;
 
-    /** What reaches to the last hundredth reaches: nobody measures closer. */
-    private static final double CLOSE = 0.01;
-
     /** @param laid mixed or thrown; {@code wasted} of it not on the floor; {@code areaM2} spread over */
     public record Batch(Laid laid, Laid wasted, double areaM2) {
         /** What came to lie on the floor. */
@@ -79,7 +76,7 @@ public record Used(
     /** What the batches say is covered, m²; never more than the floor, and all of it to within a hundredth. */
     public static double coveredM2(List<Batch> batches, double areaM2) {
         double m2 = batches.stream().mapToDouble(Batch::areaM2).sum();
-        return m2 >= areaM2 * (1 - CLOSE) ? areaM2 : m2;
+        return m2 >= areaM2 * (1 - Front.CLOSE) ? areaM2 : m2;
     }
 
     private record Reckoning(List<Batch> batches, Plan plan, UnitSystem system) {
@@ -119,7 +116,7 @@ public record Used(
                     asked(plan.material(), system),
                     left,
                     rest,
-                    rest.value() <= left.value() * (1 + CLOSE),
+                    rest.value() <= left.value() * (1 + Front.CLOSE),
                     batches.size());
         }
 

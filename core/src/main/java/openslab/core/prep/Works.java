@@ -32,7 +32,7 @@ public final class Works {
             Work.of("wipe", "Wipe", Per.FLOOR, 80, CLOTHS).wears("Tack cloth", 10);
     public static final Work SOLVENT_WIPE = Work.of(
                     "solvent-wipe", "Wipe with solvent", Per.FLOOR, 40, CLOTHS, GLOVES, AIR)
-            .wears("Can of wiping solvent", 40)
+            .draws("Can of wiping solvent", 40)
             .wears("Cloth", 4);
     public static final Work CHECK = Work.of("check", "Test", Per.ONCE, 0.25, TEST_KIT);
     public static final Work DRY = Work.of("dry", "Dry", Per.ONCE, 0.1);
@@ -98,7 +98,7 @@ public final class Works {
                     "neutralise", "Neutralise and rinse", Per.FLOOR, 30, SODA, MOPS, WET_VACUUM, FRESH_WATER, TEST_KIT)
             .hands(2)
             .wet(5)
-            .wears("Box of baking soda", 40);
+            .draws("Box of baking soda", 40);
 
     // opened
     public static final Work HAND_GRIND = edge("hand-grind", "Grind the edges", 8, 0.0005);
@@ -147,14 +147,14 @@ public final class Works {
     public static final Work RESET_TILES = Work.of("reset-tiles", "Reset loose tiles", Per.ONCE, 2, MIXER);
     public static final Work FIX_LOOSE = Work.of("fix-loose", "Fix what is loose", Per.ONCE, 1);
     public static final Work PRIME_WORN = Work.of("prime-worn", "Prime where it is worn", Per.ONCE, 1, AIR)
-            .wears("Small unit of primer for worn places", 1);
+            .draws("Small unit of primer for worn places", 1);
     public static final Work CHASE = Work.of(
                     "chase", "Chase cracks open", Per.EDGE, 12, SAW, GOGGLES, EARS, VACUUM, RESPIRATOR)
             .dust(0, SilicaTask.HAND_GRINDER)
             .wheel(0.1143)
             .wears("Diamond blade", 150);
     public static final Work FILL = Work.of("fill", "Fill cracks and joints", Per.EDGE, 8, MIXER, GLOVES)
-            .wears("Roll of reinforcing tape", 25);
+            .draws("Roll of reinforcing tape", 25);
     public static final Work PATCH = Work.of("patch", "Patch in lifts", Per.FLOOR, 3, MIXER, GLOVES);
     public static final Work LEVEL = Work.of("level", "Fill to level", Per.ONCE, 3, MIXER, GLOVES);
     public static final Work COVE = Work.of("cove", "Trowel the cove", Per.EDGE, 4, MIXER, GLOVES);
@@ -174,9 +174,9 @@ public final class Works {
             Work.of("mask", "Mask", Per.EDGE, 20, TAPE).wears(MASKING_TAPE, 45).wears(MASKING_FILM, 30);
     public static final Work TRIM_OFF = Work.of("trim-off", "Take the trim off", Per.EDGE, 15, GLOVES);
     public static final Work PRIME_PATCH = Work.of("prime-patch", "Prime where it is patched", Per.ONCE, 0.5, GLOVES)
-            .wears("Small unit of patch primer", 1);
+            .draws("Small unit of patch primer", 1);
     public static final Work MARK_JOINTS =
-            Work.of("mark-joints", "Pin both ends of joints", Per.ONCE, 0.5).wears("Box of pins or nails", 1);
+            Work.of("mark-joints", "Pin both ends of joints", Per.ONCE, 0.5).draws("Box of pins or nails", 1);
     public static final Work TELL = Work.of("tell", "Say it in writing", Per.ONCE, 0.25);
 
     public static final List<Work> ALL = List.of(

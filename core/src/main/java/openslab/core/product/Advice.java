@@ -15,8 +15,8 @@ public record Advice(String mixing, String care, String note) {
 
     private static final String TWO_PARTS =
             "Tare the vessel to zero. Whole ratio, never a little more hardener for the cold. Stir each part first, then both"
-                    + " together 3 min, slowly, sides and bottom; pour it out in ribbons at once: a full bucket heats up and runs"
-                    + " away. Gloves and goggles: hardeners can make skin sensitive for good.";
+                    + " together 3 min, slowly, sides and bottom; out of the bucket at once: a full one heats up and runs away."
+                    + " Gloves and goggles: hardeners can make skin sensitive for good.";
     private static final String ONE_PART =
             "Stir it in its can, slowly, sides and bottom, until it is even; whip no air in. Close the can between coats.";
     private static final String CARE =

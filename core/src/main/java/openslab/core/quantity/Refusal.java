@@ -15,6 +15,11 @@ public final class Refusal extends RuntimeException {
         return code;
     }
 
+    /** The fact and what to do instead, where it is told and nothing is refused. */
+    public String told() {
+        return getMessage() + " " + remedy;
+    }
+
     public String remedy() {
         return remedy;
     }

@@ -50,7 +50,7 @@ public final class LayWorks {
                     AIR,
                     HELPER)
             .hands(2)
-            .wears(FLUSH, 400)
+            .draws(FLUSH, 400)
             .wears(SLEEVE, 100);
     public static final Work MOP_ON = Work.of(
                     "mop-on", "Lay a coat of wax or finish", Per.FLOOR, 120, FINISH_MOP, SOCKS)
@@ -71,7 +71,7 @@ public final class LayWorks {
     public static final Work NEUTRALISE = Work.of(
                     "neutralise-stain", "Neutralise", Per.FLOOR, 60, SODA, MOPS, GLOVES, GOGGLES, BOOTS, AIR)
             .wet(0.4)
-            .wears("Box of baking soda", 100);
+            .draws("Box of baking soda", 100);
     public static final Work SCRUB = Work.of(
                     "scrub-residue",
                     "Scrub, pick up and rinse",
@@ -96,21 +96,21 @@ public final class LayWorks {
     public static final Work UNMASK = Work.of("unmask", "Pull the masking", Per.EDGE, 120);
 
     public static final Work TAG = Work.of("tag-joints", "Tag both ends of every expansion joint", Per.ONCE, 0.5, PINS)
-            .wears("Box of pins or nails", 1);
+            .draws("Box of pins or nails", 1);
     public static final Work MIX_BAGS =
             Work.of("mix-bags", "Mix the bags", Per.ONCE, 0.3, MIXER, BAGS, RESPIRATOR, GLOVES, GOGGLES, HELPER);
     public static final Work PLACE = Work.of(
                     "place", "Pour, rake to the gauge, float", Per.FLOOR, 12, GAUGE_RAKE, SPIKES, BOOTS, HELPER)
             .hands(3);
     public static final Work STAMP =
-            Work.of("stamp", "Stamp", Per.FLOOR, 15, STAMPS, HELPER).hands(3).wears("Pail of release", 90);
+            Work.of("stamp", "Stamp", Per.FLOOR, 15, STAMPS, HELPER).hands(3).draws("Pail of release", 90);
     public static final Work CUT_JOINTS = Work.of(
                     "cut-joints", "Cut the joints", Per.ONCE, 2, SAW, CHALK_LINE, EARS, GOGGLES, RESPIRATOR)
             .wears("Diamond blade", 1);
     public static final Work WASH_RELEASE = Work.of(
                     "wash-release", "Wash the release off", Per.FLOOR, 20, WASHER, BRUSHES, GOGGLES, BOOTS, CLOSED_OFF)
             .wet(4)
-            .wears("Bottle of dish soap", 100);
+            .draws("Bottle of dish soap", 100);
     public static final Work RUB_SEAMS =
             Work.of("rub-seams", "Rub squeezed seams down", Per.FLOOR, 60, BRUSHES, GLOVES);
     public static final Work ACCENT = Work.of(
@@ -119,7 +119,7 @@ public final class LayWorks {
     public static final Work SPRAY_DYE = Work.of(
                     "spray-dye", "Spray dye", Per.FLOOR, 70, ACETONE_SPRAYER, SPIKES, GOGGLES, GLOVES, RESPIRATOR, AIR)
             .hands(2)
-            .wears(FLUSH, 400);
+            .draws(FLUSH, 400);
     public static final Work BRUSH_ANTIQUE = Work.of(
                     "brush-antique", "Mist and brush the antique in", Per.FLOOR, 20, SOFT_BRUSH, GLOVES, HELPER)
             .hands(3);
@@ -131,17 +131,17 @@ public final class LayWorks {
     public static final Work SPREAD = Work.of(
                     "spread", "Squeegee or broom it on", Per.FLOOR, 20, SQUEEGEE, BROOM, FOAM, BOOTS, HELPER)
             .hands(2)
-            .wears("Roll of foam or joint tape", 60)
+            .draws("Roll of foam or joint tape", 60)
             .wears("Sheet of 20 grit paper", 20);
     public static final Work TEXTURE = Work.of("texture", "Pull the texture", Per.FLOOR, 15, BROOM, TROWELS)
             .hands(2);
     public static final Work TAPE_PLANKS = Work.of("tape-planks", "Tape the planks", Per.FLOOR, 8, FIBRE_TAPE, PINS)
             .hands(2)
-            .wears("Roll of fibre tape", 6)
-            .wears("Box of pins or nails", 100);
+            .draws("Roll of fibre tape", 6)
+            .draws("Box of pins or nails", 100);
     public static final Work PULL_TAPE = Work.of("pull-tape", "Pull the tape", Per.FLOOR, 40);
     public static final Work NAIL_HOLES = Work.of("nail-holes", "Drill the nail holes", Per.FLOOR, 25, DRILL, GOGGLES)
-            .wears("Bottle of nail-hole colour", 100);
+            .draws("Bottle of nail-hole colour", 100);
     public static final Work LAY_MORTAR = Work.of(
                     "lay-mortar",
                     "Lay mortar with the notched edge, flatten it",

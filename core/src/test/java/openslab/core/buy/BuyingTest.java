@@ -214,8 +214,8 @@ public class BuyingTest {
                 new SiteNeeds("north", 50, 30, List.of(base, clear), Map.of("Diamonds, sets", 1.0), List.of()),
                 new SiteNeeds("south", 50, 30, List.of(base), Map.of("Diamonds, sets", 2.0), List.of()));
         var book = new PriceBook(Map.of("masking-tape", List.of(new PriceBook.Price("each", "Quayside", 450))));
-        Map<String, Sundry> found =
-                Sundries.of(zones, Map.of(), book, METRIC).stream().collect(Collectors.toMap(Sundry::id, s -> s));
+        Map<String, Sundry> found = Sundries.of(zones, zones, Map.of(), book, METRIC).stream()
+                .collect(Collectors.toMap(Sundry::id, s -> s));
         found.values().forEach(s -> Formula.assertRecomputes(s.count()));
         Map<String, Double> asked = Map.of(
                 "masking-tape", 2.0,
@@ -247,13 +247,34 @@ public class BuyingTest {
                 List.of(Supply.ofRepair(filler).orElseThrow()));
         String id = "worn-flexible-filler";
         for (int ordered : new int[] {0, 2, 3, 4}) {
-            List<Sundry> found = Sundries.of(List.of(zone), Map.of(id, ordered), PriceBook.EMPTY, METRIC);
+            List<Sundry> found =
+                    Sundries.of(List.of(zone), List.of(zone), Map.of(id, ordered), PriceBook.EMPTY, METRIC);
             assertEquals(found.size(), ordered < 3 ? 1 : 0);
             found.forEach(s -> {
                 assertEquals(s.count().value(), 3.0 - ordered, 0);
                 Formula.assertRecomputes(s.count());
             });
         }
+    }
+
+    /**
+     * Five pairs for two coats of one pair, and three before them that were two and one. Three went out and three are worn: two are
+     * bought, not none. Five went out: two are left. Of what is drawn from a can, a quarter and a half are one can.
+     */
+    @Test
+    public void what_went_out_and_was_used_up_is_bought_anew() {
+        var whole = new SiteNeeds("north", 0, 0, List.of(), Map.of("Glove", 5.0, "Can", 0.75), List.of());
+        var open = new SiteNeeds("north", 0, 0, List.of(), Map.of("Glove", 2.0, "Can", 0.25), List.of());
+        Map<Integer, Double> bought = Map.of(0, 2.0, 3, 2.0, 4, 1.0, 5, 0.0, 9, 0.0);
+        bought.forEach((out, count) -> {
+            Map<String, Integer> ordered = out == 0 ? Map.of() : Map.of("worn-glove", out);
+            List<Sundry> found = Sundries.of(List.of(open), List.of(whole), ordered, PriceBook.EMPTY, METRIC);
+            found.forEach(f -> Formula.assertRecomputes(f.count()));
+            Map<String, Double> counts = found.stream()
+                    .collect(Collectors.toMap(Sundry::id, f -> f.count().value()));
+            assertEquals(counts.getOrDefault("worn-glove", 0.0), count, 0, out + " went out");
+            assertEquals(counts.get("worn-can"), 1.0, 0);
+        });
     }
 
     @DataProvider
@@ -272,7 +293,7 @@ public class BuyingTest {
     public void a_nap_is_read_whole(String tool, String nap) {
         var coat = new SiteNeeds.Coat("base", tool, 0, 1, 2, 1, Set.of());
         var zone = new SiteNeeds("north", 0, 0, List.of(coat), Map.of(), List.of());
-        List<Sundry> found = Sundries.of(List.of(zone), Map.of(), PriceBook.EMPTY, METRIC);
+        List<Sundry> found = Sundries.of(List.of(zone), List.of(zone), Map.of(), PriceBook.EMPTY, METRIC);
         assertEquals(
                 found.get(0).label(),
                 "Roller covers, " + (nap.isEmpty() ? "nap as the sheet has it" : nap + " in nap"));
@@ -286,7 +307,7 @@ public class BuyingTest {
                 "masking-tape", List.of(new PriceBook.Price("each", "Ardent Hardware", 450))));
         Buying body = buy(List.of(CANS.get(1)), uses(4 * GAL), Buying.OnHand.NOTHING, book);
         var zone = new SiteNeeds("north", 50, 0, List.of(), Map.of("Pads", 1.0), List.of());
-        Bill bill = Bill.of(List.of(body), Sundries.of(List.of(zone), Map.of(), book, METRIC), METRIC);
+        Bill bill = Bill.of(List.of(body), Sundries.of(List.of(zone), List.of(zone), Map.of(), book, METRIC), METRIC);
         assertEquals(
                 bill.suppliers().stream().map(Bill.SupplierList::supplier).toList(),
                 List.of("Ardent Hardware", "Quayside", ""));

@@ -3,7 +3,6 @@ package openslab.server.buy;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -111,7 +110,7 @@ public class TakeOffs {
                 room.all().stream().map(StoreRoom.Kept::leftover).toList(),
                 paces.all(),
                 orders.stream().flatMap(TakeOffs::placed).toList(),
-                small(orders),
+                orders.stream().flatMap(TakeOffs::small).toList(),
                 book.came(ids),
                 away);
         Instant now = job.now();
@@ -129,12 +128,10 @@ public class TakeOffs {
                 orders);
     }
 
-    /** What went out of what has no sheet, by its id. */
-    private static Map<String, Integer> small(List<OrderBook.PlacedOrder> orders) {
-        return orders.stream()
-                .flatMap(o -> o.lines().stream())
+    private static Stream<JobTakeOff.Ordered> small(OrderBook.PlacedOrder order) {
+        return order.lines().stream()
                 .filter(l -> l.size() == 0)
-                .collect(Collectors.toMap(OrderBook.PlacedLine::what, OrderBook.PlacedLine::number, Integer::sum));
+                .map(l -> new JobTakeOff.Ordered(order.at(), l.what(), l.number()));
     }
 
     private static Stream<Placed> placed(OrderBook.PlacedOrder order) {

@@ -1,6 +1,8 @@
 package openslab.server.exchange;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import openslab.core.quantity.Figure;
@@ -13,6 +15,7 @@ import org.apache.poi.ss.util.CellReference;
 /** The working of figures as rows of a sheet: each given a number, each step a formula over the rows above it. */
 final class FigureCells {
     private static final int VALUE = 2;
+    private static final int MOST_ARGUMENTS = 255;
 
     private final Sheet sheet;
     private final CellStyle head;
@@ -85,6 +88,12 @@ final class FigureCells {
                             .append(spelt(formula.substring(at + 1, close), cells))
                             .append("-1E-9,0)");
                     at = close + 1;
+                } else if (called && word.equals("max")) {
+                    int close = closing(formula, at);
+                    out.append(most(arguments(formula.substring(at + 1, close)).stream()
+                            .map(a -> spelt(a, cells))
+                            .toList()));
+                    at = close + 1;
                 } else {
                     out.append(called ? word.toUpperCase(Locale.ROOT) : cell(word, cells));
                 }
@@ -94,6 +103,32 @@ final class FigureCells {
             }
         }
         return out.toString();
+    }
+
+    /** In groups of as many as a spreadsheet takes at once: 255 (ECMA-376, from memory). */
+    private static String most(List<String> of) {
+        var groups = new ArrayList<String>();
+        for (int i = 0; i < of.size(); i += MOST_ARGUMENTS) {
+            groups.add("MAX(" + String.join(",", of.subList(i, Math.min(of.size(), i + MOST_ARGUMENTS))) + ")");
+        }
+        return groups.size() == 1 ? groups.get(0) : most(groups);
+    }
+
+    /** What stands between the commas that lie in no bracket of their own. */
+    private static List<String> arguments(String list) {
+        var arguments = new ArrayList<String>();
+        int depth = 0;
+        int from = 0;
+        for (int i = 0; i < list.length(); i++) {
+            char c = list.charAt(i);
+            depth += c == '(' ? 1 : c == ')' ? -1 : 0;
+            if (c == ',' && depth == 0) {
+                arguments.add(list.substring(from, i));
+                from = i + 1;
+            }
+        }
+        arguments.add(list.substring(from));
+        return arguments;
     }
 
     private static String cell(String symbol, Map<String, String> cells) {

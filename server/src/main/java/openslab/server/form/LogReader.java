@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.stream.Stream;
 import openslab.core.choose.Needs;
 import openslab.core.floor.Outline;
 import openslab.core.job.KnownGates;
@@ -17,6 +18,7 @@ import openslab.core.job.KnownWorks;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.prep.Things;
+import openslab.core.product.Material;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.InvalidInput;
@@ -192,11 +194,13 @@ final class LogReader {
             case BATCH, COAT, COLOUR -> {
                 LayerChoice layer =
                         scope.layer(cycle, subject).orElseThrow(() -> notOneOf(subject, scope.layersOf(cycle)));
+                Material material = layer.sheet().material();
                 yield kind == LogEntry.Kind.BATCH
-                        ? LogEntry.batchFields(layer.sheet().material())
-                        : kind == LogEntry.Kind.COAT
-                                ? LogEntry.coatFields(layer.sheet().material())
-                                : LogEntry.COLOUR_FIELDS;
+                        ? Stream.concat(
+                                        LogEntry.batchFields(material).stream(),
+                                        LogEntry.weighFields(material).values().stream())
+                                .toList()
+                        : kind == LogEntry.Kind.COAT ? LogEntry.coatFields(material) : LogEntry.COLOUR_FIELDS;
             }
             case BEGUN -> {
                 ofLayer(subject, cycle);

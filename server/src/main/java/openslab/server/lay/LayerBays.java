@@ -8,6 +8,7 @@ import openslab.core.floor.Outline.Corner;
 import openslab.core.job.LayerBatches;
 import openslab.core.job.LayerReport;
 import openslab.core.job.Mark;
+import openslab.core.job.OntoBay;
 import openslab.core.layout.Ground;
 import openslab.core.layout.bay.Bays;
 import openslab.core.layout.bay.FloorOrder;
@@ -29,7 +30,7 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
      * One floor.
      *
      * @param layerId which of its layers it is
-     * @param bays in the order in which they are coated
+     * @param bays in the order in which they are coated; {@code onto} how it gets onto each
      * @param floor its parts, each its outer ring first; {@code joints} on it
      * @param outs the ways out, one for each part that lies by itself; {@code drawn} whether somebody drew them all
      * @param over the floor that it is left over; empty where it has a way out of its own
@@ -41,6 +42,7 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
             String zone,
             String layerId,
             List<BayView> bays,
+            OntoBay onto,
             List<List<List<Corner>>> floor,
             List<List<Corner>> joints,
             List<Corner> outs,
@@ -143,6 +145,7 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
                     of.facts().name(),
                     l.id(),
                     views,
+                    OntoBay.of(of.facts(), l.id(), of.units()),
                     ground.parts(left.zoneId()),
                     ground.joints(left.zoneId()),
                     bays.outs(),

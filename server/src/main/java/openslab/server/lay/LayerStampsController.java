@@ -101,7 +101,7 @@ class LayerStampsController {
             if (strict) {
                 throw e;
             }
-            undrawn = e.getMessage() + " " + e.remedy();
+            undrawn = e.told();
             stamps = Stamps.none(zone.units());
         }
         return new LayerStamps(zone.job().changes(), form, undrawn, stamps, stamping.most(), out, floor);

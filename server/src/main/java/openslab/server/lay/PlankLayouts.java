@@ -41,7 +41,7 @@ public class PlankLayouts {
             try {
                 return planks(zone, stored);
             } catch (Refusal e) {
-                return told(zone, stored, Planks.none(zone.units()), e.getMessage() + " " + e.remedy());
+                return told(zone, stored, Planks.none(zone.units()), e.told());
             }
         });
     }

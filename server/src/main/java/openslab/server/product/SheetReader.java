@@ -108,6 +108,7 @@ final class SheetReader {
         return new Read(canonical(sheet, material, traits, limits, clocks, kits, reseal), sheet);
     }
 
+    /** OURS: far more than a sheet tells. */
     private static final int MOST_TIMES = 40;
 
     private record TimeValue(Value at, Value time) {}

@@ -35,7 +35,9 @@ final class SystemReader {
     /** @param ways of the layers that have steps of their own */
     record Read(FloorSystem system, List<Way> ways) {}
 
+    /** OURS: far more than anybody lays. */
     private static final int MOST_LAYERS = 20;
+
     private static final int MOST_STEPS = 60;
     private static final int MOST_TIMES = 40;
     private static final String ID = "[a-z0-9-]+";

@@ -94,20 +94,23 @@ class Problems extends ResponseEntityExceptionHandler {
     /** A server that is restarted, or a network that is gone, is nobody's mistake. */
     @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
     ProblemDetail silent(Exception e) {
-        LOG.warn("the database does not answer", e);
-        var p = problem(
-                HttpStatus.SERVICE_UNAVAILABLE, "no-database", "The database does not answer; nothing was saved.");
-        p.setProperty("remedy", "Try again: it goes on by itself as soon as the database answers.");
-        return p;
+        return unavailable(
+                e,
+                "no-database",
+                "The database does not answer",
+                "Try again: it goes on by itself as soon as the database answers.");
     }
 
     /** Others hold what this needs: neither theirs nor ours is wrong. */
     @ExceptionHandler({TransientDataAccessException.class, TransactionTimedOutException.class})
     ProblemDetail busy(Exception e) {
-        LOG.warn("too much at once", e);
-        var p = problem(
-                HttpStatus.SERVICE_UNAVAILABLE, "busy", "Others write the same at this moment; nothing was saved.");
-        p.setProperty("remedy", "Try again: it goes on by itself.");
+        return unavailable(e, "busy", "Others write the same at this moment", "Try again: it goes on by itself.");
+    }
+
+    private static ProblemDetail unavailable(Exception e, String code, String why, String remedy) {
+        LOG.warn(why, e);
+        var p = problem(HttpStatus.SERVICE_UNAVAILABLE, code, why + "; nothing was saved.");
+        p.setProperty("remedy", remedy);
         return p;
     }
 

@@ -124,8 +124,8 @@ public record Effort(
             Unit unit = work.per() == Work.Per.ONCE ? Unit.ONE : work.per().amount();
             w.given("a", work.per() == Work.Per.ONCE ? "times" : "amount", amount, unit);
             w.given("l", "one lasts for", wear.lasts(), unit);
-            double exact = w.let("x", "before whole ones are counted", "a/l", amount / wear.lasts(), Unit.ONE);
-            used.add(w.figure(wear.label(), "n", "ceil(x)", Math.ceil(exact - 1e-9), Unit.ONE, RATES));
+            w.let("x", "before whole ones are counted", "a/l", amount / wear.lasts(), Unit.ONE);
+            used.add(w.figure(wear.label(), "n", "ceil(x)", wear.whole(amount), Unit.ONE, RATES));
         }
         return List.copyOf(used);
     }

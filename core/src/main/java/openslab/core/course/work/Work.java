@@ -62,8 +62,25 @@ public record Work(
         }
     }
 
-    /** What one of it lasts for, m² or m. */
-    public record Wear(String label, double lasts) {}
+    /**
+     * Something that a work uses up.
+     *
+     * @param lasts what one of it lasts for, m² or m; times where the work is done once
+     * @param keeps whether what is left of one serves the next step: a can, a box, a roll; what sets or clogs does not
+     */
+    public record Wear(String label, double lasts, boolean keeps) {
+        private static final double ROUNDING = 1e-9;
+
+        /** How many a step of so much takes: whole ones, unless what is left keeps. */
+        public double of(double amount) {
+            return keeps ? amount / lasts : whole(amount);
+        }
+
+        /** How many lie ready for a step of so much. */
+        double whole(double amount) {
+            return Math.ceil(amount / lasts - ROUNDING);
+        }
+    }
 
     /** The field that says how much of it was done, m² or m. */
     public static final String AMOUNT = "amount";
@@ -98,8 +115,17 @@ public record Work(
     }
 
     public Work wears(String label, double lasts) {
+        return using(new Wear(label, lasts, false));
+    }
+
+    /** Uses up what keeps for the next step: out of a can, off a roll. */
+    public Work draws(String label, double lasts) {
+        return using(new Wear(label, lasts, true));
+    }
+
+    private Work using(Wear wear) {
         var more = new ArrayList<>(wears);
-        more.add(new Wear(label, lasts));
+        more.add(wear);
         return new Work(id, title, per, pace, hands, items, more, waterLPerM2, dustM, wheelM, silica);
     }
 

@@ -228,6 +228,12 @@ public record Bays(List<Laid> bays, List<Corner> outs, boolean drawn, List<Strin
                 "on the floor in", "t", "A/p", shape.getArea() / pace, Unit.MINUTE, Source.ours("at the crew's pace"));
     }
 
+    /** Where it is poured, in words. */
+    public static String ribbonWords(UnitSystem system) {
+        String from = system == UnitSystem.US ? "2 in" : "5 cm";
+        return "In ribbons: " + from + " from its sides and one down the middle, pulled towards the way out.";
+    }
+
     /** Along the longer way of it, the end that is far from the way out first. */
     private static List<List<Corner>> ribbons(Geometry shape, Corner out) {
         double along = Cells.direction(shape);

@@ -23,6 +23,6 @@ final class Heat {
                 .watch(
                         "heats up standing",
                         "A mass that stands heats itself and sets long before its pot life is over.",
-                        "Pour all of it out in ribbons at once; nothing stays in the pail.");
+                        "All of it out of the pail at once; nothing stays in it.");
     }
 }

@@ -45,9 +45,7 @@ final class MixOrder {
                 "",
                 sheet.material() instanceof Powder
                         ? "Pour it out."
-                        : sheet.liquid().orElseThrow().isTwoPart()
-                                ? "Out of the pail at once, in ribbons."
-                                : "Put it on.",
+                        : sheet.liquid().orElseThrow().isTwoPart() ? "Out of the pail at once." : "Put it on.",
                 0));
         return stages;
     }
