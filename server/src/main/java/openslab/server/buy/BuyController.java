@@ -174,7 +174,7 @@ class BuyController {
             faults.add("jobs", all.size() + " jobs", "at most " + MOST_TOGETHER);
         }
         faults.check();
-        writes.once(key, List.of("together", jobId, form), () -> {
+        writes.onceIn(jobId, key, List.of("together", jobId, form), () -> {
             all.forEach(jobs::get);
             book.buyTogether(all);
             return jobId.toString();
@@ -196,7 +196,7 @@ class BuyController {
             faults.add("lines", wanted.size() + " lines", "1 to " + OrderBook.MOST_LINES);
         }
         faults.check();
-        writes.once(key, List.of("order", jobId, form), () -> {
+        writes.onceIn(jobId, key, List.of("order", jobId, form), () -> {
             Bill bill = takeOffs.read(jobId, r -> r.takeOff().bill());
             book.place(new OrderBook.PlacedOrder(
                     key, jobId, 0, supplier, clock.instant(), by, note, lines(wanted, bill, supplier)));
@@ -253,7 +253,7 @@ class BuyController {
             @RequestHeader("Idempotency-Key") UUID key,
             @RequestBody StrikeForm form) {
         String by = signed(form);
-        writes.once(key, List.of("strike order", jobId, orderId, form), () -> {
+        writes.onceIn(jobId, key, List.of("strike order", jobId, orderId, form), () -> {
             book.strikeOrder(orderId, book.together(jobId), by);
             return orderId.toString();
         });
@@ -266,7 +266,7 @@ class BuyController {
             @PathVariable UUID jobId, @RequestHeader("Idempotency-Key") UUID key, @RequestBody DeliveryForm form) {
         UnitSystem units = jobs.get(jobId).facts().units();
         Delivery delivery = delivery(key, form, units);
-        writes.once(key, List.of("delivery", jobId, form), () -> {
+        writes.onceIn(jobId, key, List.of("delivery", jobId, form), () -> {
             book.came(jobId, delivery);
             return key.toString();
         });
@@ -359,7 +359,7 @@ class BuyController {
             @RequestHeader("Idempotency-Key") UUID key,
             @RequestBody StrikeForm form) {
         String by = signed(form);
-        writes.once(key, List.of("strike delivery", jobId, deliveryId, form), () -> {
+        writes.onceIn(jobId, key, List.of("strike delivery", jobId, deliveryId, form), () -> {
             book.strikeDelivery(deliveryId, book.together(jobId), by);
             return deliveryId.toString();
         });
@@ -383,7 +383,7 @@ class BuyController {
         String colour = faults.line("colour", form.colour(), 1, 60);
         String by = faults.line("by", form.by(), 1, 60);
         faults.check();
-        writes.once(key, List.of("boxed", jobId, form), () -> {
+        writes.onceIn(jobId, key, List.of("boxed", jobId, form), () -> {
             book.boxed(book.together(jobId), slug, colour, by);
             return jobId.toString();
         });

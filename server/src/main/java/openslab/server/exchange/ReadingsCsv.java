@@ -127,7 +127,7 @@ class ReadingsCsv {
             throw new InvalidInput("text", null, "a CSV file with a line of column names");
         }
         var taken = new Taken[] {new Taken(0, 0)};
-        writes.once(key, List.of("readings", jobId, text), () -> {
+        writes.onceIn(jobId, key, List.of("readings", jobId, text), () -> {
             taken[0] = new Reader(jobId).read(text);
             return key.toString();
         });

@@ -107,7 +107,7 @@ public class Plans {
     }
 
     public void put(UUID jobId, Jobs.Seen seen, PlanForm form) {
-        writes.once(seen.key(), List.of("plan", jobId, seen.version(), form), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("plan", jobId, seen.version(), form), () -> {
             store(jobId, seen.version(), units(jobId), form);
             return jobId.toString();
         });
@@ -165,7 +165,7 @@ public class Plans {
      * @param rooms made when the number of the first is known
      */
     public void addRooms(UUID jobId, Jobs.Seen seen, Object request, IntFunction<List<Room>> rooms) {
-        writes.once(seen.key(), List.of("rooms", jobId, seen.version(), request), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("rooms", jobId, seen.version(), request), () -> {
             UnitSystem units = units(jobId);
             var form = plans.get(jobId).form();
             var all = new ArrayList<>(form.rooms());
@@ -187,7 +187,7 @@ public class Plans {
     }
 
     public void undo(UUID jobId, Jobs.Seen seen) {
-        writes.once(seen.key(), List.of("plan-undo", jobId, seen.version()), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("plan-undo", jobId, seen.version()), () -> {
             var stored = plans.get(jobId);
             if (stored.revision() == 0) {
                 throw new Refusal("nothing-to-undo", "This is where the plan began.", "There is nothing before it.");
@@ -197,7 +197,7 @@ public class Plans {
     }
 
     public void redo(UUID jobId, Jobs.Seen seen) {
-        writes.once(seen.key(), List.of("plan-redo", jobId, seen.version()), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("plan-redo", jobId, seen.version()), () -> {
             int next = plans.get(jobId)
                     .wentTo()
                     .orElseThrow(() ->
@@ -217,7 +217,7 @@ public class Plans {
         var faults = new Faults();
         requireSaid(faults, "to", to, "the corner's new place");
         faults.check();
-        writes.once(seen.key(), List.of("corner", jobId, seen.version(), roomId, corner, to), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("corner", jobId, seen.version(), roomId, corner, to), () -> {
             UnitSystem units = units(jobId);
             var form = plans.get(jobId).form();
             Room room = PlanReader.read(form, units).rooms().stream()
@@ -270,7 +270,7 @@ public class Plans {
         requireSaid(faults, "zone", zone, "the zone's name and how it is worked");
         faults.check();
         return UUID.fromString(
-                writes.once(seen.key(), List.of("plan-zone", jobId, seen.version(), roomId, in, zone), () -> {
+                writes.onceIn(jobId, seen.key(), List.of("plan-zone", jobId, seen.version(), roomId, in, zone), () -> {
                     UUID zoneId = jobs.insertOnPlan(jobId, zone);
                     var form = plans.get(jobId).form();
                     store(jobId, seen.version(), units(jobId), marked(form, roomId, zoneId, in));
@@ -293,7 +293,7 @@ public class Plans {
 
     /** Puts a zone of typed sides on the plan, as a room of its own that can be walked on from there. */
     public void walk(UUID jobId, UUID zoneId, Jobs.Seen seen) {
-        writes.once(seen.key(), List.of("walk", jobId, zoneId, seen.version()), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("walk", jobId, zoneId, seen.version()), () -> {
             var zone = zones.get(jobId, zoneId);
             if (zone.choice().shape().equals(PlanZone.KIND)) {
                 throw new Refusal(

@@ -93,7 +93,7 @@ public class Jobs {
     }
 
     public void edit(UUID jobId, Seen seen, JobForm form) {
-        writes.once(seen.key(), List.of("job", jobId, seen.version(), form), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("job", jobId, seen.version(), form), () -> {
             var job = store.get(jobId);
             var facts = form.read();
             store.advance(jobId, seen.version(), words(job.facts()), words(facts));
@@ -103,7 +103,7 @@ public class Jobs {
     }
 
     public UUID addZone(UUID jobId, Seen seen, ZoneForm form) {
-        return UUID.fromString(writes.once(seen.key(), List.of("zone", jobId, seen.version(), form), () -> {
+        return UUID.fromString(writes.onceIn(jobId, seen.key(), List.of("zone", jobId, seen.version(), form), () -> {
             var job = store.get(jobId);
             var choice = form.read(job.facts());
             if (choice.isOnPlan()) {
@@ -146,7 +146,7 @@ public class Jobs {
     }
 
     public void editZone(UUID jobId, UUID zoneId, Seen seen, ZoneForm form) {
-        writes.once(seen.key(), List.of("zone", jobId, zoneId, seen.version(), form), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("zone", jobId, zoneId, seen.version(), form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
             var choice = form.read(job.facts());
@@ -161,7 +161,7 @@ public class Jobs {
 
     /** Another sheet for one layer, another rate, another start. */
     public void editLayer(UUID jobId, UUID zoneId, String layerId, Seen seen, LayerForm form) {
-        writes.once(seen.key(), List.of("layer", jobId, zoneId, layerId, seen.version(), form), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("layer", jobId, zoneId, layerId, seen.version(), form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
             if (zone.layers().stream().noneMatch(l -> l.id().equals(layerId))) {
@@ -179,7 +179,7 @@ public class Jobs {
 
     /** Everything that goes on in the zone's cycle: a system's layers, or other ones. */
     public void build(UUID jobId, UUID zoneId, Seen seen, BuildUpForm form) {
-        writes.once(seen.key(), List.of("build-up", jobId, zoneId, seen.version(), form), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("build-up", jobId, zoneId, seen.version(), form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
             rebuild(
@@ -209,7 +209,7 @@ public class Jobs {
 
     /** Begins a zone's next cycle, with what usually goes on in one of its kind. */
     public void begin(UUID jobId, UUID zoneId, Seen seen, CycleForm form) {
-        writes.once(seen.key(), List.of("cycle", jobId, zoneId, seen.version(), form), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("cycle", jobId, zoneId, seen.version(), form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
             var choice = form.read(job.facts().units(), clock.instant(), latest());
@@ -255,7 +255,7 @@ public class Jobs {
 
     /** Takes a zone's newest cycle back, if nothing was done in it. */
     public void takeBack(UUID jobId, UUID zoneId, int number, Seen seen) {
-        writes.once(seen.key(), List.of("cycle back", jobId, zoneId, number, seen.version()), () -> {
+        writes.onceIn(jobId, seen.key(), List.of("cycle back", jobId, zoneId, number, seen.version()), () -> {
             var zone = zones.get(jobId, zoneId);
             if (number != zone.cycle().number()) {
                 throw new NotHere("number", number);
@@ -282,7 +282,7 @@ public class Jobs {
 
     /** Appends to the log; {@code key} becomes the entry's own. */
     public void log(UUID jobId, UUID zoneId, UUID key, LogForm form) {
-        writes.once(key, List.of("log", jobId, zoneId, form), () -> {
+        writes.onceIn(jobId, key, List.of("log", jobId, zoneId, form), () -> {
             var job = store.get(jobId);
             var zone = zones.get(jobId, zoneId);
             LogEntry entry = form.read(key, scope(job, zone));

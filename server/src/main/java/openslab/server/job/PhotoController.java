@@ -47,7 +47,7 @@ class PhotoController {
             @PathVariable UUID entryKey,
             @RequestHeader("Idempotency-Key") UUID key,
             @RequestBody byte[] bytes) {
-        writes.once(key, List.of("photo", jobId, entryKey, Writes.digest(bytes)), () -> {
+        writes.onceIn(jobId, key, List.of("photo", jobId, entryKey, Writes.digest(bytes)), () -> {
             boolean here = zones.of(jobId).stream()
                     .flatMap(z -> z.log().stream())
                     .anyMatch(e -> e.key().equals(entryKey.toString()));

@@ -44,7 +44,7 @@ class LayerPlanksController {
             @RequestHeader("If-Match") String version,
             @RequestBody PlankForm form) {
         Jobs.Seen seen = Jobs.Seen.of(key, version);
-        writes.once(key, List.of("planks", zoneId, layerId, seen.version(), form), () -> {
+        writes.onceIn(jobId, key, List.of("planks", zoneId, layerId, seen.version(), form), () -> {
             LayerKey of = reader.zone(jobId, zoneId, zone -> {
                 layouts.planks(zone, new PlankStore.Stored(0, form));
                 return PlankLayouts.of(zone, layerId);

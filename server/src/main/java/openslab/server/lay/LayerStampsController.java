@@ -71,7 +71,7 @@ class LayerStampsController {
             @PathVariable String layerId,
             @RequestHeader("Idempotency-Key") UUID key,
             @RequestBody StampForm form) {
-        writes.once(key, List.of("stamps", zoneId, layerId, form), () -> {
+        writes.onceIn(jobId, key, List.of("stamps", zoneId, layerId, form), () -> {
             LayerKey of = reader.zone(jobId, zoneId, zone -> {
                 stamps(zone, layerId, form, true);
                 return PlankLayouts.of(zone, layerId);

@@ -79,6 +79,20 @@ public class Writes {
         return result;
     }
 
+    /**
+     * The same of one job: whoever writes to it waits until the one before is through, so that nothing that is read while writing is
+     * half of what another writes.
+     */
+    public String onceIn(UUID jobId, UUID key, Object request, Supplier<String> write) {
+        return once(key, request, () -> {
+            db.sql("select id from job where id = :id for update")
+                    .param("id", jobId)
+                    .query(UUID.class)
+                    .optional();
+            return write.get();
+        });
+    }
+
     /** What is declined because the same was done a moment before, by the same tap, is answered as done. */
     private String doneOnce(UUID key, String fingerprint, Supplier<String> write) {
         try {
