@@ -175,6 +175,7 @@ public class MisfortuneTest {
             {Path.of("/proc/open-slab"), "--demo=false", "nothing can be written"},
             {file, "--demo=false", "nothing can be written"},
             {damaged, "--demo=false", "is damaged"},
+            {Running.emptyFolder().resolve("a;b"), "--demo=false", "no path with ; in it"},
         };
     }
 

@@ -20,6 +20,8 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import openslab.server.store.Database;
 import org.springframework.boot.SpringApplication;
+import org.springframework.boot.availability.AvailabilityChangeEvent;
+import org.springframework.boot.availability.ReadinessState;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.ObjectMapper;
@@ -111,6 +113,11 @@ public final class App implements AutoCloseable {
         } catch (IOException e) {
             throw new AssertionError(e);
         }
+    }
+
+    /** As the application says of itself while it starts, and once all of it is there. */
+    void ready(ReadinessState state) {
+        AvailabilityChangeEvent.publish(context, state);
     }
 
     <T> T bean(Class<T> type) {

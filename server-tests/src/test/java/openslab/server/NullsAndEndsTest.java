@@ -103,4 +103,20 @@ public class NullsAndEndsTest extends OnApp {
     private Answer put(ObjectNode form) {
         return app.put("/api/systems/own", 0, form);
     }
+
+    /** Longer than a server takes in by itself once it has answered: whoever sends it would find the line dead, and no answer. */
+    @Test
+    public void a_mistake_at_the_beginning_of_a_long_body_is_heard() {
+        String tail = " ".repeat(40 << 20);
+        for (String begun : List.of("{\"format\":[]", "[[", "?")) {
+            Answer answer = app.write(
+                    "POST",
+                    "/api/job-files",
+                    begun + tail,
+                    Map.of("Idempotency-Key", UUID.randomUUID().toString()));
+            assertEquals(answer.status(), 400, answer.text());
+        }
+        Answer unasked = app.write("POST", "/api/job-files?copy=maybe", "{" + tail, Map.of());
+        assertEquals(unasked.status(), 400, unasked.text());
+    }
 }

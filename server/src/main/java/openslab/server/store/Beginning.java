@@ -114,6 +114,10 @@ public final class Beginning {
     }
 
     private static void requireFolder(Path folder) {
+        if (folder.toString().contains(DataFolder.ENDS_PATH)) {
+            throw new Unsound("no data can be kept in " + folder + ": the database takes no path with "
+                    + DataFolder.ENDS_PATH + " in it; name another folder with --data.");
+        }
         try {
             Files.createDirectories(folder);
             Files.delete(Files.createTempFile(folder, "begin", ".tmp"));

@@ -17,6 +17,9 @@ public class DataFolder {
     private static final Logger LOG = LoggerFactory.getLogger(DataFolder.class);
     private static final String PASSING = "passing";
 
+    /** In H2's URLs a path ends here, and what comes after it is a setting. */
+    static final String ENDS_PATH = ";";
+
     private final Path folder;
     private final long reserve;
 
@@ -57,7 +60,7 @@ public class DataFolder {
     }
 
     /** @throws NoSpace where nothing more is to be written */
-    void requireSpace() {
+    public void requireSpace() {
         if (!hasSpace()) {
             throw new NoSpace("There is no space left where the data are kept; nothing was saved.", null);
         }

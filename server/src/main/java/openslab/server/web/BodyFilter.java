@@ -28,7 +28,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  * none is of a kind that nobody reads, and those that come slowly leave half of the hands free.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+@Order(Ordered.HIGHEST_PRECEDENCE + 2)
 class BodyFilter extends OncePerRequestFilter {
     private static final Set<String> WITHOUT_BODY = Set.of("GET", "HEAD", "OPTIONS");
 
@@ -143,6 +143,7 @@ class BodyFilter extends OncePerRequestFilter {
     private static void through(FilterChain chain, Bounded request, HttpServletResponse response)
             throws ServletException, IOException {
         chain.doFilter(request, response);
+        request.hearOut();
         if (request.refused) {
             response.getOutputStream().close();
             throw new CloseNowException("the rest of a body that was refused");
@@ -195,6 +196,7 @@ class BodyFilter extends OncePerRequestFilter {
     private final class Bounded extends HttpServletRequestWrapper {
         private final long most;
         private boolean refused;
+        private BoundedStream stream;
 
         Bounded(HttpServletRequest request, long most) {
             super(request);
@@ -203,7 +205,27 @@ class BodyFilter extends OncePerRequestFilter {
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
-            return new BoundedStream(super.getInputStream(), this);
+            if (stream == null) {
+                stream = new BoundedStream(super.getInputStream(), this);
+            }
+            return stream;
+        }
+
+        /**
+         * What was answered before all of it was read, as where it begins with a mistake: whoever still sends hears the answer only
+         * once the rest is taken. It may be as long, and as slow, as what is read.
+         */
+        private void hearOut() throws IOException {
+            var rest = new byte[HEARD_OUT];
+            while (!refused) {
+                try {
+                    if (getInputStream().read(rest, 0, rest.length) < 0) {
+                        return;
+                    }
+                } catch (BodyRefused e) {
+                    // the answer is there already: nothing more is told
+                }
+            }
         }
     }
 
