@@ -195,6 +195,10 @@ public class DeviceTest extends OnApp {
             {description("A", "AIR_RH").replace("Strange", "S".repeat(100)), sample(1, "A", "50", "%")},
             {description("A", "AIR_RH").replace("[{", "[null,{"), sample(1, "A", "50", "%")},
             {description("A", "AIR_RH").replace("\"AIR_RH\"", "null"), sample(1, "A", "50", "%")},
+            {description("A\\u0000", "AIR_RH"), sample(1, "A", "50", "%")},
+            {description("<b>A</b>", "AIR_RH"), sample(1, "A", "50", "%")},
+            {description("A", "AIR_RH"), sample(1, "<b>A", "50", "%")},
+            {description("A", "AIR_RH").replace("Strange", "<i>Strange"), sample(1, "A", "50", "%")},
             {"{", "{"},
         };
     }

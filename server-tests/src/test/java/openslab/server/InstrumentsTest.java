@@ -17,6 +17,7 @@ import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Instruments on the shelf, what they send over HTTP, and the files they wrote. */
@@ -305,6 +306,52 @@ public class InstrumentsTest {
     }
 
     /** Stopped while it runs, however far it is: nothing of it is there, and the shelf goes on. */
+    /** As wide as it may be: 64 columns with values, each with the longest name and channel. */
+    @Test
+    public void the_widest_file_is_taken_over_and_remembered() {
+        var head = new StringBuilder("time");
+        var line = new StringBuilder("2026-05-04 09:30");
+        ArrayNode values = App.JSON.createArrayNode();
+        for (int i = 0; i < 64; i++) {
+            String name = "%s%02d".formatted("'".repeat(78), i);
+            head.append(',').append(name);
+            line.append(",7").append(i % 10);
+            values.addObject()
+                    .put("column", name)
+                    .put("channel", "%s%02d".formatted("c".repeat(38), i))
+                    .put("quantity", "AIR_TEMPERATURE")
+                    .put("unit", "°C");
+        }
+        JsonNode offer = offer(head + "\n" + line + "\n").body();
+        var mapping = (ObjectNode) offer.path("mapping").deepCopy();
+        mapping.put("time", "time")
+                .put("timeFormat", "YEAR_FIRST")
+                .put("channel", "")
+                .set("values", values);
+        JsonNode done = taken(offer, added("Wide"), mapping);
+        assertEquals(done.path("state").asString(), "DONE", done.toString());
+        assertEquals(done.path("samples").asLong(), 64);
+        assertTrue(offer(head + "\n" + line + "\n").body().path("remembered").asBoolean());
+        Answer wider = offer("time," + "n".repeat(81) + "\n2026-05-04 09:30,7\n");
+        assertEquals(wider.faultyFields(), List.of("file"), wider.text());
+    }
+
+    /** A line without an end, and a quotation mark that is never closed: neither is read into memory. */
+    @Test
+    public void a_line_without_an_end_is_refused() {
+        for (String endless : List.of("7".repeat(4_000_000), "\"" + "7\n".repeat(2_000_000))) {
+            Answer refused = offer("time,RH\n2026-05-04 09:30," + endless);
+            assertEquals(refused.faultyFields(), List.of("file"), refused.text());
+            assertTrue(refused.text().contains("1048576 bytes"), refused.text());
+            // behind what is looked at before it is taken over
+            JsonNode offer = offer("time,RH\n" + "2026-05-04 09:30,70\n".repeat(9) + "2026-05-04 09:30," + endless)
+                    .body();
+            JsonNode ended = taken(offer, added("Endless " + endless.length()), offer.path("mapping"));
+            assertEquals(ended.path("state").asString(), "FAILED", ended.toString());
+            assertTrue(ended.toString().contains("1048576 bytes"), ended.toString());
+        }
+    }
+
     @Test
     public void a_stopped_import_leaves_nothing_behind() {
         String id = added("Stopped");

@@ -26,6 +26,11 @@ public final class Text {
         return true;
     }
 
+    /** Whether it is words of one line: whole, without control characters and angle brackets. */
+    public static boolean isLine(String text) {
+        return isWhole(text) && text.chars().noneMatch(c -> Character.isISOControl(c) || c == '<' || c == '>');
+    }
+
     private static boolean isNone(int codePoint) {
         return (codePoint & 0xfffe) == 0xfffe || codePoint >= 0xfdd0 && codePoint <= 0xfdef || codePoint == 0;
     }

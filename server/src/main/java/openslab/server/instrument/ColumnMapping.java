@@ -34,6 +34,7 @@ record ColumnMapping(
     record ValueColumn(String column, String channel, String quantity, String unit) {}
 
     private static final int MOST_VALUES = 64;
+    private static final int LONGEST_UNIT = 20;
 
     ColumnMapping {
         timeFormat = blank(timeFormat);
@@ -77,6 +78,7 @@ record ColumnMapping(
             if (quantity.isEmpty()) {
                 faults.oneOf(path + "quantity", v.quantity(), Quantity.class);
             }
+            faults.line(path + "unit", v.unit(), 0, LONGEST_UNIT);
         }
         faults.check();
     }

@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.List;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
+import openslab.core.quantity.Text;
 import org.springframework.http.client.JdkClientHttpRequestFactory;
 import org.springframework.stereotype.Component;
 import org.springframework.web.client.RestClient;
@@ -85,10 +86,9 @@ class DeviceClient {
             throw silent(address, "it does not answer as an instrument does");
         }
         List<Device.ChannelPart> channels = said.channels() == null ? List.of() : said.channels();
-        boolean named = said.name() != null && said.name().length() <= LONGEST_NAME;
+        boolean named = said.name() != null && said.name().length() <= LONGEST_NAME && Text.isLine(said.name());
         boolean told = channels.size() <= MOST_CHANNELS
-                && channels.stream()
-                        .allMatch(c -> c != null && isName(c.id(), LONGEST_CHANNEL) && c.quantity() != null);
+                && channels.stream().allMatch(c -> c != null && isChannel(c.id()) && c.quantity() != null);
         if (!named || !told) {
             throw silent(address, "it does not say its name and channels as an instrument does");
         }
@@ -96,8 +96,9 @@ class DeviceClient {
                 said.format(), said.name(), said.serial(), said.kind(), said.calibrated(), said.due(), channels);
     }
 
-    private static boolean isName(String text, int longest) {
-        return text != null && !text.isBlank() && text.length() <= longest;
+    /** Whether a channel may be called so. */
+    static boolean isChannel(String name) {
+        return name != null && !name.isBlank() && name.length() <= LONGEST_CHANNEL && Text.isLine(name);
     }
 
     /** @throws Refusal where it does not count its samples upwards, or one has no moment that a clock could show */
@@ -111,7 +112,7 @@ class DeviceClient {
             }
             before = s.n();
             boolean dated = s.at() != null && s.at().isAfter(EARLIEST) && s.at().isBefore(LATEST);
-            if (!dated || !isName(s.channel(), LONGEST_CHANNEL)) {
+            if (!dated || !isChannel(s.channel())) {
                 throw silent(address, "sample " + s.n() + " has no moment, or no channel");
             }
         }

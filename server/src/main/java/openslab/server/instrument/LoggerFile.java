@@ -1,6 +1,5 @@
 package openslab.server.instrument;
 
-import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -13,6 +12,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Text;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -21,14 +21,22 @@ import org.apache.commons.csv.CSVRecord;
 record LoggerFile(Path path, char delimiter, List<String> columns, List<List<String>> first) {
     private static final int SHOWN = 6;
     private static final int MOST_COLUMNS = 100;
+    /** OURS: of a column's name, and of what is shown of a cell. */
+    private static final int LONGEST = 80;
+    /** Of the first line, to see what parts its columns. */
+    private static final int HEAD = 1 << 16;
+    /** Of a first line that names nothing. */
+    private static final int HEARD = 400;
 
     /** @throws InvalidInput naming {@code file}, unless it begins with a line of names and holds at least one more */
     static LoggerFile open(Path path) {
         try {
             char delimiter = delimiter(path);
             var rows = new ArrayList<List<String>>();
-            try (CSVParser parser = parser(path, delimiter, Files.newInputStream(path))) {
+            try (var in = new Counted(Files.newInputStream(path));
+                    CSVParser parser = parser(path, delimiter, in)) {
                 for (CSVRecord row : parser) {
+                    in.ended();
                     rows.add(row.toList());
                     if (rows.size() > SHOWN) {
                         break;
@@ -40,15 +48,22 @@ record LoggerFile(Path path, char delimiter, List<String> columns, List<List<Str
                     : rows.get(0).stream().map(String::strip).toList();
             boolean named = columns.size() >= 2
                     && columns.size() <= MOST_COLUMNS
-                    && columns.stream().noneMatch(String::isEmpty)
+                    && columns.stream().allMatch(c -> !c.isEmpty() && c.length() <= LONGEST && Text.isLine(c))
                     && columns.stream().distinct().count() == columns.size();
             if (!named || rows.size() < 2) {
                 throw new InvalidInput(
                         "file",
-                        columns.isEmpty() ? "an empty file" : String.join(" | ", columns),
-                        "a text file whose first line names its columns, each by another name, and that holds lines under it");
+                        columns.isEmpty() ? "an empty file" : Text.shortened(String.join(" | ", columns), HEARD),
+                        "a text file whose first line names its 2 to " + MOST_COLUMNS
+                                + " columns, each by another name of at most " + LONGEST
+                                + " characters, and that holds lines under it");
             }
-            return new LoggerFile(path, delimiter, columns, List.copyOf(rows.subList(1, rows.size())));
+            List<List<String>> first = rows.subList(1, rows.size()).stream()
+                    .map(row -> row.stream()
+                            .map(cell -> Text.shortened(cell, LONGEST))
+                            .toList())
+                    .toList();
+            return new LoggerFile(path, delimiter, columns, first);
         } catch (UncheckedIOException | IOException e) {
             throw new InvalidInput(
                     "file", e.getMessage(), "a text file in UTF-8, its columns apart by comma, semicolon or tab");
@@ -57,9 +72,9 @@ record LoggerFile(Path path, char delimiter, List<String> columns, List<List<Str
 
     /** Whichever of the three stands most often in the first line. */
     private static char delimiter(Path path) throws IOException {
-        try (BufferedReader reader = Files.newBufferedReader(path, StandardCharsets.UTF_8)) {
-            String head = reader.readLine();
-            String line = head == null ? "" : head;
+        try (InputStream in = Files.newInputStream(path)) {
+            String head = new String(in.readNBytes(HEAD), StandardCharsets.UTF_8);
+            String line = head.lines().findFirst().orElse("");
             return Arrays.asList(',', ';', '\t').stream()
                     .max(Comparator.comparingLong(
                             c -> line.chars().filter(x -> x == c).count()))

@@ -2,6 +2,7 @@ package openslab.server.instrument;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -76,6 +77,10 @@ class LoggerImports implements DisposableBean {
     private static final String TAKEN = "logger-file:";
     private static final Logger LOG = LoggerFactory.getLogger(LoggerImports.class);
     static final long MOST_BYTES = 1L << 30;
+    private static final int PART = 1 << 16;
+    /** Bytes of a file that is taken in, between two looks whether there is room for more. */
+    private static final long ROOM_EVERY = 1L << 23;
+
     private static final int TOLD_EVERY = 2000;
     /** With more lines than this that cannot be read, the columns are read wrongly. */
     private static final int MOST_ODD = 1000;
@@ -184,27 +189,49 @@ class LoggerImports implements DisposableBean {
     }
 
     private Path save(InputStream body) {
+        Path path = null;
         try {
-            Path path = folder.temporary("logger", ".csv");
-            long size = 0;
-            try (var out = Files.newOutputStream(path)) {
-                byte[] part = new byte[1 << 16];
-                for (int n = body.read(part); n >= 0 && size <= MOST_BYTES; n = body.read(part)) {
-                    out.write(part, 0, n);
-                    size += n;
-                }
-            }
-            if (size > MOST_BYTES) {
-                discard(path);
-                throw new InvalidInput("file", "over " + MOST_BYTES + " bytes", "at most a gibibyte");
-            }
+            path = folder.temporary("logger", ".csv");
+            copy(body, path);
             return path;
         } catch (IOException e) {
+            discard(path);
             throw new UncheckedIOException(e);
+        } catch (RuntimeException e) {
+            discard(path);
+            throw e;
+        }
+    }
+
+    private void copy(InputStream body, Path path) throws IOException {
+        long size = 0;
+        try (var out = Files.newOutputStream(path)) {
+            byte[] part = new byte[PART];
+            for (int n = body.read(part); n >= 0; n = body.read(part)) {
+                size += n;
+                if (size > MOST_BYTES) {
+                    throw new InvalidInput("file", "over " + MOST_BYTES + " bytes", "at most a gibibyte");
+                }
+                if (size / ROOM_EVERY != (size - n) / ROOM_EVERY) {
+                    folder.requireSpace();
+                }
+                write(out, part, n);
+            }
+        }
+    }
+
+    private static void write(OutputStream out, byte[] part, int length) {
+        try {
+            out.write(part, 0, length);
+        } catch (IOException e) {
+            throw new NoSpace("The file could not be kept, there may be no space left; nothing was saved.", e);
         }
     }
 
     private static void discard(Path path) {
+        if (path == null) {
+            return;
+        }
         try {
             Files.deleteIfExists(path);
         } catch (IOException e) {
@@ -319,6 +346,7 @@ class LoggerImports implements DisposableBean {
             var reader = new RowReader(run.file.columns(), mapping);
             long odd = 0;
             for (CSVRecord line : lines) {
+                in.ended();
                 if (line.getRecordNumber() == 1) {
                     continue;
                 }

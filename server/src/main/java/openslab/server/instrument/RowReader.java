@@ -5,7 +5,6 @@ import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
-import openslab.core.quantity.Text;
 import openslab.core.survey.instrument.Quantity;
 import openslab.core.survey.instrument.Sample;
 import org.apache.commons.csv.CSVRecord;
@@ -62,7 +61,7 @@ final class RowReader {
                 return "no such quantity: " + text(line, quantity);
             }
             String name = channel < 0 ? column.channel().strip() : text(line, channel);
-            if (name.isEmpty() || name.length() > 40 || !isPlain(name)) {
+            if (!DeviceClient.isChannel(name)) {
                 return "no channel";
             }
             String spelt = unit < 0 ? column.unit() : text(line, unit);
@@ -79,10 +78,6 @@ final class RowReader {
             }
         }
         return null;
-    }
-
-    private static boolean isPlain(String name) {
-        return Text.isWhole(name) && name.chars().noneMatch(Character::isISOControl);
     }
 
     private static String text(CSVRecord line, int column) {
