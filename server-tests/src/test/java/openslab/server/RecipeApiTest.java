@@ -8,6 +8,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import openslab.server.App.Answer;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -40,10 +42,16 @@ public class RecipeApiTest extends OnApp {
         return portion.path("volume").path("value").asDouble();
     }
 
-    /** Every sheet that is mixed, in a spoon, a jug, a pail and a drum: what is poured is what was asked for, and fits. */
+    private static final double LITRES_A_GALLON = 3.785411784;
+
+    /**
+     * Every sheet that is mixed, in a spoon, a jug, a pail and a drum, in both units: what is poured is what was asked for, and fits;
+     * and whoever reads it aloud pours the same.
+     */
     @Test
-    public void every_sheet_fits_every_vessel_and_adds_up() {
+    public void every_sheet_fits_every_vessel_adds_up_and_reads_as_it_is() {
         int mixed = 0;
+        int read = 0;
         for (JsonNode sheet : app.get("/api/sheets").body()) {
             String slug = sheet.path("slug").asString();
             if (sheet.path("role").asString().equals("BROADCAST")) {
@@ -58,21 +66,80 @@ public class RecipeApiTest extends OnApp {
             assertFalse(fields.path("ways").isEmpty(), slug);
             for (JsonNode measured : fields.path("measurings")) {
                 for (String vessel : List.of("10 fl oz", "1 qt", "5 gal", "55 gal")) {
-                    var form = with(
-                            form("mixed", measured.path("id").asString(), Map.of("volume", "6 gal")),
-                            "vessel",
-                            Map.of("holds", vessel, "lines", "10", "tare", "1.5 lb"));
-                    Answer answer = mix(slug, form);
-                    assertEquals(answer.status(), 200, slug + answer.text());
-                    assertAddsUp(answer.body(), slug + " in " + vessel);
-                    mixed++;
+                    for (String units : List.of("US", "METRIC")) {
+                        for (double gallons : new double[] {6, 0.75, 0.0625}) {
+                            var form = with(
+                                    form("mixed", measured.path("id").asString(), Map.of("volume", gallons + " gal")),
+                                    "vessel",
+                                    Map.of("holds", vessel, "lines", "10", "tare", "1.5 lb"));
+                            form.put("units", units);
+                            Answer answer = mix(slug, form);
+                            assertEquals(answer.status(), 200, slug + answer.text());
+                            String about = slug + ", " + gallons + " gal in " + vessel + ", " + units;
+                            assertAddsUp(answer.body(), gallons * LITRES_A_GALLON, about);
+                            for (JsonNode p : answer.body().path("portions")) {
+                                read += assertReads(p.path("measured").asString(), volume(p), about);
+                            }
+                            assertReads(
+                                    answer.body().path("measured").asString(),
+                                    answer.body().at("/all/value").asDouble(),
+                                    about);
+                            mixed++;
+                        }
+                    }
                 }
             }
         }
-        assertTrue(mixed > 250, "mixed " + mixed);
+        assertTrue(mixed > 1500 && read > 2500, "mixed " + mixed + ", read " + read);
     }
 
-    private static void assertAddsUp(JsonNode recipe, String about) {
+    /** Litres of every measure that is read aloud, by its name. */
+    private static final Map<String, Double> JUGS = Map.of(
+            "gal", LITRES_A_GALLON,
+            "qt", LITRES_A_GALLON / 4,
+            "fl oz", LITRES_A_GALLON / 128,
+            "cup", LITRES_A_GALLON / 16,
+            "tbsp", LITRES_A_GALLON / 256,
+            "tsp", LITRES_A_GALLON / 768,
+            "L", 1.0,
+            "mL", 0.001);
+
+    /** What each measure is not to reach, being one of the next by then. */
+    private static final Map<String, String> NEXT =
+            Map.of("qt", "gal", "fl oz", "qt", "tsp", "tbsp", "tbsp", "cup", "mL", "L");
+
+    private static final Pattern MEASURE = Pattern.compile(
+            "(?:(\\d[\\d\u202f\u00a0,]*(?:\\.\\d+)?)(?: |$|(?=\u00a0)))?(?:(\\d)/(\\d))?\u00a0(gal|qt|fl oz|cups?|tbsp|tsp|L|mL)");
+
+    /** @return 1 where it is told by the measure, 0 for bags, or where it is said by its weight alone */
+    private static int assertReads(String words, double litres, String about) {
+        if (words.isEmpty() || words.contains("bag") || words.contains("mix")) {
+            return 0;
+        }
+        Matcher m = MEASURE.matcher(words);
+        double sum = 0;
+        int at = 0;
+        while (m.find()) {
+            assertTrue(words.substring(at, m.start()).isBlank(), about + ": " + words);
+            at = m.end();
+            double count =
+                    m.group(1) == null ? 0 : Double.parseDouble(m.group(1).replaceAll("[\u202f\u00a0,]", ""));
+            count += m.group(2) == null ? 0 : Double.parseDouble(m.group(2)) / Double.parseDouble(m.group(3));
+            String one = m.group(4).replace("cups", "cup");
+            assertTrue(count > 0, about + ": " + words);
+            if (NEXT.containsKey(one)) {
+                assertTrue(
+                        count * JUGS.get(one) < JUGS.get(NEXT.get(one)) * (1 - 1e-9),
+                        about + ": \"" + words + "\" reaches the next measure");
+            }
+            sum += count * JUGS.get(one);
+        }
+        assertEquals(at, words.length(), about + ": \"" + words + "\" is not read");
+        assertEquals(sum, litres, 0.01 * litres, about + ": " + words);
+        return 1;
+    }
+
+    private static void assertAddsUp(JsonNode recipe, double litres, String about) {
         double poured = 0;
         double shown = 1.5 * 0.45359237;
         boolean bags = false;
@@ -87,7 +154,7 @@ public class RecipeApiTest extends OnApp {
         double each = recipe.path("each").path("value").asDouble();
         if (!bags) {
             assertEquals(poured, each, 1e-9 * each, about);
-            assertEquals(each * recipe.path("fillings").path("value").asDouble(), 6 * 3.785411784, 1e-6, about);
+            assertEquals(each * recipe.path("fillings").path("value").asDouble(), litres, 1e-6, about);
         }
     }
 
