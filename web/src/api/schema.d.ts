@@ -1885,6 +1885,10 @@ export interface components {
             key: string;
             name: string;
         };
+        Came: {
+            against: components["schemas"]["Finding"][];
+            lot: string;
+        };
         CandidateReport: {
             id: string;
             limits: string;
@@ -2772,10 +2776,10 @@ export interface components {
         LayerStage: {
             batches: components["schemas"]["LayerBatches"];
             buying?: components["schemas"]["Buying"];
+            came: components["schemas"]["Came"];
             /** Format: int64 */
             changes: number;
             layers: components["schemas"]["LayerView"][];
-            lots: string;
             photos: {
                 [key: string]: string[];
             };

@@ -40,7 +40,7 @@
     values = {
       [batch[0]?.id ?? '']: planned() ?? zone.batches.split?.each.text ?? '',
       area: zone.batches.next?.run.area.text ?? '',
-      lot: zone.lots,
+      lot: zone.came.lot,
     };
     telling = 'BATCH';
   }

@@ -63,9 +63,9 @@
   </ul>
 {/each}
 
-{#if layer.findings.length > 0}
+{#if layer.findings.length + zone.came.against.length > 0}
   <ul>
-    {#each layer.findings as finding (finding.rule)}
+    {#each [...layer.findings, ...zone.came.against] as finding, i (i)}
       <FindingRow {desk} {finding} timeZone={job.facts.timeZone} />
     {/each}
   </ul>

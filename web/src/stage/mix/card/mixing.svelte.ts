@@ -253,7 +253,7 @@ export class Mixing {
   /** How much was mixed, as a batch is logged. */
   #told(mixed: FigureView): Record<string, string> {
     const { zone } = this.#bench();
-    const lot = zone.lots === '' ? {} : { lot: zone.lots };
+    const lot = zone.came.lot === '' ? {} : { lot: zone.came.lot };
     return { [this.#has('bags') ? 'bags' : 'volume']: typed(mixed), ...lot };
   }
 }

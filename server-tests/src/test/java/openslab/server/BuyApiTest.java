@@ -113,7 +113,7 @@ public class BuyApiTest extends OnApp {
         assertEquals(
                 app.get(floor.zonePath() + "/stages/layers/primer")
                         .body()
-                        .path("lots")
+                        .at("/came/lot")
                         .asString(),
                 "K7");
         assertTrue(app.get(floor.path() + "/take-off/working?at=/takeOff/delivered/shortages/0/missing")
@@ -242,13 +242,22 @@ public class BuyApiTest extends OnApp {
                         "Slate",
                         "bestBefore",
                         "2027-01-31"));
-        assertEquals(rules(two.body().at("/takeOff/delivered/together")), List.of("delivery.makers", "delivery.boxed"));
+        // what two makers call by one name is never poured together, and whoever mixes it is told
+        assertEquals(rules(two.body().at("/takeOff/delivered/together")), List.of("delivery.makers"));
+        JsonNode layer = app.get(floor.zonePath() + "/stages/layers/primer").body();
+        assertEquals(rules(layer.at("/came/against")), List.of("delivery.makers"));
+        assertEquals(layer.at("/came/lot").asString("?"), "");
+        Answer three = app.post(
+                floor.path() + "/deliveries",
+                delivery(PRIMER, "Kit, 3 gal", "1", "lot", "K10", "maker", "Oxbow", "colour", "Slate"));
+        assertEquals(
+                rules(three.body().at("/takeOff/delivered/together")), List.of("delivery.makers", "delivery.boxed"));
         Answer boxed = app.post(floor.path() + "/boxed", Map.of("slug", PRIMER, "colour", "Slate", "by", "Ana"));
         assertEquals(rules(boxed.body().at("/takeOff/delivered/together")), List.of("delivery.makers"));
         String last = boxed.body().at("/takeOff/delivered/came/0/delivery/id").asString();
         Answer struck = app.post(floor.path() + "/deliveries/" + last + "/strike", Map.of("by", "Ana"));
-        assertEquals(struck.body().at("/takeOff/delivered/came").size(), 2);
-        assertEquals(struck.body().at("/takeOff/delivered/together").size(), 0);
+        assertEquals(struck.body().at("/takeOff/delivered/came").size(), 3);
+        assertEquals(rules(struck.body().at("/takeOff/delivered/together")), List.of("delivery.makers"));
     }
 
     @Test

@@ -71,6 +71,39 @@ public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, L
                         .toList());
     }
 
+    /** What speaks against what came, where it meets in one coat of {@code slug} and {@code colour}: any where that is empty. */
+    public static List<Finding> ofLayer(List<Delivery> came, String slug, String colour, LocalDate today) {
+        List<Delivery> its = its(came, slug, colour);
+        var together = new ArrayList<>(makers(its));
+        together.addAll(unboxed(its, today));
+        return List.copyOf(together);
+    }
+
+    /**
+     * The lot of what goes into the next batch, as one writes it on a pail: where but one came, or all that came of one maker were
+     * poured together; empty where nobody can tell which it will be of.
+     */
+    public static String lot(List<Delivery> came, String slug, String colour, LocalDate today) {
+        List<Delivery> sound =
+                its(came, slug, colour).stream().filter(d -> d.isSound(today)).toList();
+        List<String> lots = sound.stream()
+                .map(Delivery::lot)
+                .filter(l -> !l.isEmpty())
+                .distinct()
+                .toList();
+        boolean oneMaker = sound.stream().map(Delivery::maker).distinct().count() == 1;
+        boolean known = lots.size() == 1 || oneMaker && sound.stream().allMatch(Delivery::boxed);
+        return known ? String.join(" + ", lots) : "";
+    }
+
+    private static List<Delivery> its(List<Delivery> came, String slug, String colour) {
+        return came.stream()
+                .filter(d -> d.slug().equals(slug))
+                .filter(d ->
+                        colour.isEmpty() || d.colour().isEmpty() || d.colour().equalsIgnoreCase(colour))
+                .toList();
+    }
+
     private static List<Finding> against(Delivery d, LocalDate today) {
         var all = new ArrayList<Finding>();
         if (d.faults().contains(Delivery.Fault.LUMPS)) {
@@ -140,12 +173,16 @@ public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, L
                 .toList();
     }
 
+    /** Liquids of one maker: powders are mixed bag by bag, and what two makers call by one name is never poured together. */
     private static List<Finding> unboxed(List<Delivery> came, LocalDate today) {
-        record Of(String slug, String colour) {}
+        record Of(String slug, String colour, String maker) {}
         Map<Of, List<Delivery>> byColour = came.stream()
-                .filter(d -> !d.colour().isEmpty() && d.isSound(today))
+                .filter(d -> d.ofLiquid() && !d.colour().isEmpty() && d.isSound(today))
                 .collect(Collectors.groupingBy(
-                        d -> new Of(d.slug(), d.colour().toLowerCase(Locale.ROOT)),
+                        d -> new Of(
+                                d.slug(),
+                                d.colour().toLowerCase(Locale.ROOT),
+                                d.maker().toLowerCase(Locale.ROOT)),
                         LinkedHashMap::new,
                         Collectors.toList()));
         var all = new ArrayList<Finding>();
@@ -158,7 +195,8 @@ public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, L
                         .distinct()
                         .collect(Collectors.joining(" and "));
                 all.add(Finding.of("delivery.boxed")
-                        .measured(units + " units of " + of.get(0).colour() + (lots.isEmpty() ? "" : ", lot " + lots))
+                        .measured(units + " units of " + of.get(0).colour()
+                                + by(of.get(0).maker()) + (lots.isEmpty() ? "" : ", lot " + lots))
                         .needed("poured together before the first is used", BOX)
                         .watch(
                                 "not boxed yet",
@@ -167,6 +205,10 @@ public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, L
             }
         }
         return all;
+    }
+
+    private static String by(String maker) {
+        return maker.isEmpty() ? "" : " by " + maker;
     }
 
     private static Optional<Shortage> shortage(Buying b, UnitSystem system) {

@@ -371,14 +371,53 @@ public class BuyingTest {
         assertFalse(old.isOdd());
     }
 
+    /** Colour of two makers is not poured together, nor is a powder; two cans of one maker are. */
     @Test
-    public void one_colour_of_two_makers_is_held_and_two_cans_are_boxed() {
-        var came = List.of(Buys.came("1", 1, "Fenwright", "Slate", "K7"), Buys.came("2", 1, "Oxbow", "SLATE", "K8"));
-        assertEquals(rules(check(came, 10, 4).together()), List.of("delivery.makers", "delivery.boxed"));
+    public void one_colour_of_two_makers_is_held_and_two_cans_of_one_are_boxed() {
+        var two = List.of(Buys.came("1", 1, "Fenwright", "Slate", "K7"), Buys.came("2", 1, "Oxbow", "SLATE", "K8"));
+        assertEquals(rules(check(two, 10, 4).together()), List.of("delivery.makers"));
+        var cans = List.of(Buys.came("1", 1, "Oxbow", "Slate", "K7"), Buys.came("2", 1, "Oxbow", "SLATE", "K8"));
+        assertEquals(rules(check(cans, 10, 4).together()), List.of("delivery.boxed"));
         var one = List.of(Buys.came("1", 1, "Fenwright", "Slate", "K7"));
         assertTrue(check(one, 5, 4).together().isEmpty());
         var clear = List.of(Buys.came("1", 3, "Fenwright", "", "K7"), Buys.came("2", 3, "Oxbow", "", "K9"));
         assertTrue(check(clear, 30, 4).together().isEmpty());
+        var bags = cans.stream().map(BuyingTest::asPowder).toList();
+        assertTrue(check(bags, 30, 4).together().isEmpty());
+    }
+
+    private static Delivery asPowder(Delivery d) {
+        return new Delivery(
+                d.id(),
+                d.at(),
+                d.by(),
+                d.slug(),
+                d.sheet(),
+                false,
+                d.pack(),
+                d.size(),
+                d.count(),
+                d.maker(),
+                d.ordered(),
+                d.colour(),
+                d.lot(),
+                d.bestBefore(),
+                d.faults(),
+                d.boxed(),
+                d.note());
+    }
+
+    /** Nobody can tell which of two lots the next batch is of, unless all of it was poured together. */
+    @Test
+    public void a_lot_is_said_only_where_it_is_known() {
+        var today = Buys.WHEN.today();
+        Delivery seven = Buys.came("1", 1, "Oxbow", "Slate", "K7");
+        Delivery eight = Buys.came("2", 1, "Oxbow", "Slate", "K8");
+        assertEquals(DeliveryCheck.lot(List.of(), seven.slug(), "", today), "");
+        assertEquals(DeliveryCheck.lot(List.of(seven), seven.slug(), "slate", today), "K7");
+        assertEquals(DeliveryCheck.lot(List.of(seven), seven.slug(), "Chalk", today), "");
+        assertEquals(DeliveryCheck.lot(List.of(seven, eight), seven.slug(), "Slate", today), "");
+        assertEquals(DeliveryCheck.lot(List.of(seven, seven), seven.slug(), "Slate", today), "K7");
     }
 
     private static List<String> rules(List<Finding> findings) {

@@ -6,14 +6,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import openslab.core.buy.Buying;
 import openslab.core.buy.Delivery;
+import openslab.core.buy.DeliveryCheck;
 import openslab.core.buy.Placed;
 import openslab.core.job.JobTakeOff;
 import openslab.core.product.Packed;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Finding;
 import openslab.server.job.JobStore;
 import openslab.server.job.KnownJob;
 import openslab.server.job.KnownZone;
@@ -76,17 +77,18 @@ public class TakeOffs {
                 .findFirst();
     }
 
-    /** The lots that came sound for a layer, as one writes them on a pail; empty where none was noted. */
-    public String lots(KnownJob job, String slug, String colour) {
+    /**
+     * What came for a layer.
+     *
+     * @param lot which the next batch is of; empty where nobody can tell
+     * @param against what speaks against it where it meets in one coat
+     */
+    public record Came(String lot, List<Finding> against) {}
+
+    public Came came(KnownJob job, String slug, String colour) {
         LocalDate today = job.now().atZone(job.stored().facts().timeZone()).toLocalDate();
-        return book.came(book.together(job.stored().id())).stream()
-                .filter(d -> d.slug().equals(slug) && d.isSound(today))
-                .filter(d ->
-                        colour.isEmpty() || d.colour().isEmpty() || d.colour().equalsIgnoreCase(colour))
-                .map(Delivery::lot)
-                .filter(l -> !l.isEmpty())
-                .distinct()
-                .collect(Collectors.joining(" + "));
+        List<Delivery> came = book.came(book.together(job.stored().id()));
+        return new Came(DeliveryCheck.lot(came, slug, colour, today), DeliveryCheck.ofLayer(came, slug, colour, today));
     }
 
     private Read read(KnownJob job) {

@@ -43,7 +43,7 @@ import org.springframework.web.bind.annotation.RestController;
 class LayStageController {
     /**
      * @param layers which sheet the layer has; {@code buying} what is bought of it, all zones together; empty where it is on
-     * @param lots which came for it, as a batch of it is noted
+     * @param came of what was bought for it
      * @param batches those that were mixed, and the next
      * @param sheet what its steps take
      * @param photos of the log entries of the job that have any, by the entry's key
@@ -53,7 +53,7 @@ class LayStageController {
             OneLayer report,
             List<JobViews.LayerView> layers,
             Optional<Buying> buying,
-            String lots,
+            TakeOffs.Came came,
             LayerBatches batches,
             LaySheet sheet,
             Map<UUID, List<UUID>> photos) {}
@@ -150,7 +150,7 @@ class LayStageController {
                             .filter(l -> l.id().equals(layerId))
                             .toList(),
                     buying,
-                    takeOffs.lots(job, choice.sheet().slug(), zone.facts().colour(choice)),
+                    takeOffs.came(job, choice.sheet().slug(), zone.facts().colour(choice)),
                     LayerBatches.of(
                             zone.facts(),
                             layer,
