@@ -286,6 +286,21 @@ public class CatalogueTest {
         }
     }
 
+    /** Nobody is asked how many joints were tagged who was not told to tag them. */
+    @Test(dataProvider = "shipped")
+    public void joints_are_tagged_before_anybody_asks(String id) {
+        boolean tagged = false;
+        for (FloorSystem.Layer layer : systems.find(id).orElseThrow().layers()) {
+            for (LayStep step :
+                    systems.way(layer.way(), sheets.get(layer.sheet())).steps()) {
+                tagged |= step.work().is(LayWorks.TAG);
+                boolean asks =
+                        step.gate().filter(g -> g.id().equals("joints-cut")).isPresent();
+                assertTrue(tagged || !asks, layer.id() + "/" + step.id() + " asks");
+            }
+        }
+    }
+
     /** TRADE 8: lighter colour first; what is seen through never covers what is darker. */
     @Test
     public void light_over_dark_is_told_where_it_is_seen_through() {
