@@ -57,7 +57,9 @@
     <p>{zone.batches.whyNot}</p>
   {/if}
   <p class="soft">{layer.mixing}</p>
-  <p><a class="more" href={to('bays')}>Walk it bay by bay</a></p>
+  {#if !zone.report.cycle.patch}
+    <p><a class="more" href={to('bays')}>Walk it bay by bay</a></p>
+  {/if}
   {#if stamped}<p><a class="more" href={to('stamps')}>Lay out the mats and strips</a></p>{/if}
   {#if planked}<p><a class="more" href={to('planks')}>Lay it out in planks</a></p>{/if}
   <p>

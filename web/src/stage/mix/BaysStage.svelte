@@ -68,6 +68,12 @@
 <LayerHead title="{layer.title}, bay by bay" {job} {zone} {layer} />
 <Trouble {problem} />
 
+{#if told && !here}
+  <p class="lead">
+    A patch of {zone.report.area.text}: one bay, wherever it lies. The rest of {zone.report.name} stays
+    as it is.
+  </p>
+{/if}
 {#if told && here}
   <p class="lead">
     {#if several}

@@ -107,6 +107,31 @@ public class BaysApiTest extends OnApp {
         assertTrue(over.path("wetUntil").asString().startsWith("20"), over.toString());
     }
 
+    /** Nobody says where a patch lies: it is one bay, mixed for as one, and the plan is not divided for it. */
+    @Test
+    public void a_patch_is_one_bay() {
+        App.Floor floor = app.floor("Patched");
+        app.post(floor.log(), App.logForm("READING", "climate", "", CLIMATE));
+        for (String layer : List.of("primer", "body", "flake", "clear")) {
+            Answer on = app.post(floor.log(), App.allTheSame("COAT", layer, Map.of()));
+            assertEquals(on.status(), 201, on.text());
+        }
+        int version = app.get(floor.path()).body().path("version").asInt();
+        var repair = Map.of("kind", "REPAIR", "by", "Wren", "why", "A jack went through", "patch", "40 ft²");
+        Answer begun = app.post(floor.zonePath() + "/cycles", UUID.randomUUID(), version, repair);
+        assertEquals(begun.status(), 201, begun.text());
+        JsonNode layer = app.get(floor.zonePath() + "/stages/layers/body").body();
+        JsonNode runs = layer.at("/batches/plan/runs");
+        assertEquals(runs.size(), 1, runs.toString());
+        assertEquals(runs.at("/0/area/value").asDouble(), 40 * 0.09290304, 1e-9);
+        assertEquals(
+                app.get(floor.zonePath() + "/stages/layers/body/bays")
+                        .body()
+                        .path("floors")
+                        .size(),
+                0);
+    }
+
     /** What sets in its pail is poured; what keeps, or is rolled out of a tray, sprayed or mopped, is not: nobody is told of ribbons. */
     @Test
     public void only_what_is_poured_is_told_of_ribbons() {

@@ -20,7 +20,7 @@ import openslab.server.job.KnownZone;
 import openslab.server.web.NotHere;
 
 /**
- * The floors that get one material in one room, in the bays that it is put on in.
+ * The floors that get one material in one room, in the bays that it is put on in; none where a patch is made good.
  *
  * @param floors the one that is coated first stands first
  * @param here which of them was asked for
@@ -79,6 +79,9 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
 
     private record Telling(KnownJob job, KnownZone zone, LayerReport layer, ZoneBays zoneBays) {
         LayerBays bays() {
+            if (ZoneBays.isPatch(zone)) {
+                return new LayerBays(job.stored().changes(), List.of(), 0);
+            }
             Ground ground = zoneBays.ground(zone);
             String id = zone.facts().id();
             var floors = new ArrayList<FloorBays>();
@@ -104,10 +107,12 @@ record LayerBays(long changes, List<FloorBays> floors, int here) {
 
         /** The same material, in the same place of what goes on. */
         private Optional<LayerReport> same(KnownZone other) {
-            return other.report().layers().stream()
-                    .filter(l -> l.role() == layer.role()
-                            && l.sheet().slug().equals(layer.sheet().slug()))
-                    .findFirst();
+            return ZoneBays.isPatch(other)
+                    ? Optional.empty()
+                    : other.report().layers().stream()
+                            .filter(l -> l.role() == layer.role()
+                                    && l.sheet().slug().equals(layer.sheet().slug()))
+                            .findFirst();
         }
 
         private FloorBays floor(KnownZone of, LayerReport l, Ground ground, FloorOrder.Left left) {

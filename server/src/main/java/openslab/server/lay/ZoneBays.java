@@ -56,8 +56,16 @@ class ZoneBays {
         return batches(zone, ground, left(zone, ground), mostM2);
     }
 
-    /** As batches are planned by: a floor of one bay has no name for it. */
+    /** Whether a piece of the floor is made good: nobody says where it lies, so it is one bay, and not on the plan. */
+    static boolean isPatch(KnownZone zone) {
+        return zone.facts().cycle().patch().isPresent();
+    }
+
+    /** As batches are planned by: a floor of one bay has no name for it, nor has a patch. */
     static List<Bay> batches(KnownZone zone, Ground ground, FloorOrder.Left left, double mostM2) {
+        if (isPatch(zone)) {
+            return List.of(Bay.whole(zone.report().area().base()));
+        }
         List<Bays.Laid> laid = of(zone, ground, left, mostM2).bays();
         return laid.size() == 1
                 ? List.of(Bay.whole(zone.report().area().base()))

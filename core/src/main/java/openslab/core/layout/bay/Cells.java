@@ -1,6 +1,8 @@
 package openslab.core.layout.bay;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.Shapes2D;
@@ -96,29 +98,27 @@ final class Cells {
         AffineTransformation back = AffineTransformation.rotationInstance(along);
         Envelope box = lying.getEnvelopeInternal();
         boolean bulges = lying.convexHull().getArea() <= lying.getArea() * (1 + ROUNDING);
-        var cuts = new ArrayList<LineString>();
-        double from = box.getMinX() - 1;
-        int pieces = 0;
-        for (int i = 1; i <= count; i++) {
-            double to = i == count ? box.getMaxX() + 1 : where(lying, box, i * lying.getArea() / count);
-            pieces += bulges
-                    ? 1
-                    : Shapes2D.polygons(between(lying, box, from, to)).size();
-            if (i < count) {
-                for (LineSegment cut : through(lying, box, to)) {
-                    cuts.add((LineString) back.transform(past(cut)));
-                }
-            }
-            from = to;
+        var at = new double[count - 1];
+        for (int i = 1; i < count; i++) {
+            at[i - 1] = where(lying, box, i * lying.getArea() / count);
         }
-        return new Strips(cuts, pieces);
+        List<LineString> cuts = through(lying, box, at).stream()
+                .map(cut -> (LineString) back.transform(past(cut)))
+                .toList();
+        return new Strips(cuts, bulges ? count : Shapes2D.cut(panel, cuts).size());
     }
 
-    private static List<LineSegment> through(Geometry lying, Envelope box, double at) {
-        LineString line = lying.getFactory().createLineString(new Coordinate[] {
-            new Coordinate(at, box.getMinY() - 1), new Coordinate(at, box.getMaxY() + 1)
-        });
-        return Borders.sides(OverlayNGRobust.overlay(lying, line, OverlayNG.INTERSECTION));
+    /** All of them at once: a floor of many columns is gone through once, and not for every strip. */
+    private static List<LineSegment> through(Geometry lying, Envelope box, double... at) {
+        LineString[] lines = Arrays.stream(at)
+                .mapToObj(x -> lying.getFactory().createLineString(new Coordinate[] {
+                    new Coordinate(x, box.getMinY() - 1), new Coordinate(x, box.getMaxY() + 1)
+                }))
+                .toArray(LineString[]::new);
+        Geometry all = lying.getFactory().createMultiLineString(lines);
+        return Borders.sides(OverlayNGRobust.overlay(lying, all, OverlayNG.INTERSECTION)).stream()
+                .sorted(Comparator.comparingDouble((LineSegment s) -> s.p0.x).thenComparingDouble(s -> s.p0.y))
+                .toList();
     }
 
     /** A little longer than it is, so that it surely meets what it ends at. */
@@ -167,10 +167,5 @@ final class Cells {
             }
         }
         return sum;
-    }
-
-    private static Geometry between(Geometry lying, Envelope box, double from, double to) {
-        Geometry window = lying.getFactory().toGeometry(new Envelope(from, to, box.getMinY() - 1, box.getMaxY() + 1));
-        return OverlayNGRobust.overlay(lying, window, OverlayNG.INTERSECTION);
     }
 }

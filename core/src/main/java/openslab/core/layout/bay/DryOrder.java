@@ -1,74 +1,136 @@
 package openslab.core.layout.bay;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.IntToDoubleFunction;
 
 /**
  * In which order bays are coated: whoever coats one gets to it, and away from it, over bays that are still dry, and the one at the
- * way out is the last. From the way out a path leads to every bay; each is coated before the one that leads to it.
+ * way out is the last. Of all that may come next it is one that lies beside what was coated latest, so that the edge is still wet;
+ * of several such, the one that would be left with the fewest beside it, and the one that is farthest from the way out.
  */
 final class DryOrder {
+    private static final int NEVER = -1;
+
     private final List<List<Integer>> neighbours;
     private final IntToDoubleFunction away;
-    private final boolean[] seen;
-    private final List<Integer> order = new ArrayList<>();
+    /** When each was coated; {@link #NEVER} while it is dry. */
+    private final int[] coated;
 
     private DryOrder(List<List<Integer>> neighbours, IntToDoubleFunction away) {
         this.neighbours = neighbours;
         this.away = away;
-        this.seen = new boolean[neighbours.size()];
+        this.coated = new int[neighbours.size()];
+        Arrays.fill(coated, NEVER);
     }
 
     /**
      * @param among the bays that hang together, of which {@code exit} is the one at the way out
-     * @param away how far a bay is from the way out: what is far is coated first
+     * @param away how far a bay is from the way out: the first is the one that is farthest
      * @return these as they are coated; those that nobody gets to from the way out stand first
      */
     static List<Integer> of(List<List<Integer>> neighbours, List<Integer> among, int exit, IntToDoubleFunction away) {
-        var dry = new DryOrder(neighbours, away);
-        dry.visit(exit);
-        var main = new ArrayList<>(dry.order);
-        dry.order.clear();
-        for (int bay : among) {
-            if (!dry.seen[bay]) {
-                dry.visit(bay);
-            }
+        var all = new ArrayList<Integer>();
+        List<Integer> main = hanging(neighbours, exit);
+        var behind = new ArrayList<>(among);
+        behind.removeAll(main);
+        while (!behind.isEmpty()) {
+            List<Integer> apart = hanging(neighbours, behind.get(0));
+            all.addAll(new DryOrder(neighbours, away).coat(apart, behind.get(0)));
+            behind.removeAll(apart);
         }
-        var all = new ArrayList<>(dry.order);
-        all.addAll(main);
+        all.addAll(new DryOrder(neighbours, away).coat(main, exit));
         return all;
     }
 
-    /** A bay after all that lie behind it, without calling itself: a corridor may have thousands. */
-    private void visit(int from) {
-        var path = new ArrayList<int[]>();
-        var next = new ArrayList<List<Integer>>();
+    /** All that somebody gets to from {@code from}. */
+    private static List<Integer> hanging(List<List<Integer>> neighbours, int from) {
+        var seen = new boolean[neighbours.size()];
         seen[from] = true;
-        path.add(new int[] {from, 0});
-        next.add(sorted(from));
-        while (!path.isEmpty()) {
-            int[] top = path.get(path.size() - 1);
-            List<Integer> behind = next.get(next.size() - 1);
-            if (top[1] == behind.size()) {
-                order.add(top[0]);
-                path.remove(path.size() - 1);
-                next.remove(next.size() - 1);
-                continue;
-            }
-            int to = behind.get(top[1]++);
-            if (!seen[to]) {
-                seen[to] = true;
-                path.add(new int[] {to, 0});
-                next.add(sorted(to));
+        var reached = new ArrayList<>(List.of(from));
+        for (int i = 0; i < reached.size(); i++) {
+            for (int next : neighbours.get(reached.get(i))) {
+                if (!seen[next]) {
+                    seen[next] = true;
+                    reached.add(next);
+                }
             }
         }
+        return reached;
     }
 
-    private List<Integer> sorted(int bay) {
-        return neighbours.get(bay).stream()
-                .sorted(Comparator.comparingDouble((Integer b) -> -away.applyAsDouble(b)))
-                .toList();
+    private List<Integer> coat(List<Integer> bays, int exit) {
+        var order = new ArrayList<Integer>();
+        Comparator<Integer> farthest = Comparator.comparingDouble(away::applyAsDouble);
+        Comparator<Integer> wettest = Comparator.comparingInt(this::wetness)
+                .thenComparing(Comparator.comparingInt(this::dryBeside).reversed())
+                .thenComparing(farthest);
+        while (order.size() < bays.size() - 1) {
+            boolean[] holds = holding(exit);
+            int next = bays.stream()
+                    .filter(b -> coated[b] == NEVER && b != exit && !holds[b])
+                    .max(order.isEmpty() ? farthest : wettest)
+                    .orElseThrow();
+            coated[next] = order.size();
+            order.add(next);
+        }
+        order.add(exit);
+        return order;
+    }
+
+    /** When the latest of those beside it was coated. */
+    private int wetness(int bay) {
+        return neighbours.get(bay).stream().mapToInt(n -> coated[n]).max().orElse(NEVER);
+    }
+
+    /** A bay in a corner that is passed by is begun later without a wet edge. */
+    private int dryBeside(int bay) {
+        return (int)
+                neighbours.get(bay).stream().filter(n -> coated[n] == NEVER).count();
+    }
+
+    /**
+     * Which dry bays others are only got to over, from the way out: one of a search from there that no bay behind it gets round
+     * (cut vertices, after Hopcroft and Tarjan 1973). It does not call itself: a corridor may have hundreds.
+     */
+    private boolean[] holding(int exit) {
+        int n = neighbours.size();
+        var holds = new boolean[n];
+        var seen = new int[n];
+        var low = new int[n];
+        var from = new int[n];
+        var at = new int[n];
+        int time = 1;
+        seen[exit] = time;
+        low[exit] = time;
+        from[exit] = NEVER;
+        int bay = exit;
+        while (bay != NEVER) {
+            List<Integer> beside = neighbours.get(bay);
+            if (at[bay] < beside.size()) {
+                int next = beside.get(at[bay]++);
+                if (coated[next] != NEVER || next == from[bay]) {
+                    continue;
+                }
+                if (seen[next] != 0) {
+                    low[bay] = Math.min(low[bay], seen[next]);
+                } else {
+                    seen[next] = ++time;
+                    low[next] = time;
+                    from[next] = bay;
+                    bay = next;
+                }
+            } else {
+                int back = from[bay];
+                if (back != NEVER) {
+                    low[back] = Math.min(low[back], low[bay]);
+                    holds[back] |= low[bay] >= seen[back];
+                }
+                bay = back;
+            }
+        }
+        return holds;
     }
 }
