@@ -147,8 +147,8 @@ public class FigureTest {
         var faults = new Faults();
         assertEquals(faults.moment("at", "2026-05-04T09:00:00-03:00", latest), latest);
         assertEquals(
-                faults.moment("at", "2026-05-04T08:59:00.1239-03:00", latest),
-                Instant.parse("2026-05-04T11:59:00.123Z"));
+                faults.moment("at", "2026-05-04T08:59:00.1234569-03:00", latest),
+                Instant.parse("2026-05-04T11:59:00.123456Z"));
         for (String bad : new String[] {
             null, "", "today", "2026-05-04", "2026-05-04T09:00", "1989-12-31T00:00:00Z", "2026-05-04T12:00:01Z"
         }) {

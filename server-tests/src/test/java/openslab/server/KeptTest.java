@@ -47,6 +47,33 @@ public class KeptTest {
         }
     }
 
+    /** Moments are kept to the microsecond, whoever made them: a file taken in and given out again is the same file. */
+    @Test
+    public void a_job_file_goes_round_whole() {
+        Answer file;
+        try (App app = App.start(App.emptyFolder())) {
+            Floor floor = app.floor("Round");
+            app.put(floor.zonePath() + "/layers", 2, Map.of("system", "epoxy-flake"));
+            var entry = App.logForm("READING", "ph", "A", Map.of("ph", "8.5"));
+            entry.put("at", "2026-05-04T09:00:00.123456Z");
+            assertEquals(app.post(floor.log(), entry).status(), 201);
+            var line = Map.of("what", "masking-tape", "pack", "each", "number", "2");
+            var order = Map.of("supplier", "Quayside", "by", "Ana", "note", "", "lines", List.of(line));
+            assertEquals(app.post(floor.path() + "/orders", order).status(), 200);
+            var delivery =
+                    Map.of("slug", "epoxy-primer", "pack", "Kit, 3 gal", "number", "1", "by", "Ana", "lot", "K7");
+            assertEquals(app.post(floor.path() + "/deliveries", delivery).status(), 200);
+            file = app.get("/api/job-files/" + floor.job());
+        }
+        assertEquals(file.body().at("/zones/0/log/0/entry/at").asString(), "2026-05-04T09:00:00.123456Z");
+        try (App other = App.start(App.emptyFolder())) {
+            Answer taken = other.post("/api/job-files", file.body());
+            assertEquals(taken.status(), 201, taken.text());
+            String path = "/api/job-files/" + file.body().path("id").asString();
+            assertEquals(other.get(path).text(), file.text());
+        }
+    }
+
     @Test
     public void the_data_folder_may_be_named_from_where_one_stands() {
         var folder = Path.of("target", "kept-" + UUID.randomUUID());

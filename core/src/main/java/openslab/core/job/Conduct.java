@@ -1,6 +1,7 @@
 package openslab.core.job;
 
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -131,7 +132,7 @@ public final class Conduct {
         int beyond = sorted.length;
         while (known < beyond) {
             int middle = (known + beyond) >>> 1;
-            if (sorted[middle] <= at.toEpochMilli()) {
+            if (sorted[middle] <= micros(at)) {
                 known = middle + 1;
             } else {
                 beyond = middle;
@@ -140,8 +141,12 @@ public final class Conduct {
         return known;
     }
 
+    private static long micros(Instant at) {
+        return ChronoUnit.MICROS.between(Instant.EPOCH, at);
+    }
+
     private static long[] moments(Stream<LogEntry> entries) {
-        return entries.mapToLong(e -> e.at().toEpochMilli()).sorted().toArray();
+        return entries.mapToLong(e -> micros(e.at())).sorted().toArray();
     }
 
     private State state(Instant at) {

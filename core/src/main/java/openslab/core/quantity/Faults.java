@@ -52,9 +52,7 @@ public final class Faults {
     /** A line of words: no control characters, no angle brackets. */
     public String line(String field, String value, int min, int max) {
         String text = value == null ? "" : value.strip();
-        boolean plain =
-                Text.isWhole(text) && text.chars().noneMatch(c -> Character.isISOControl(c) || c == '<' || c == '>');
-        if (text.length() < min || text.length() > max || !plain) {
+        if (text.length() < min || text.length() > max || !Text.isLine(text)) {
             add(field, text.isEmpty() ? null : text, min + " to " + max + " characters, without < or >");
             return null;
         }
@@ -97,7 +95,7 @@ public final class Faults {
         return ZoneId.of(value);
     }
 
-    /** A moment with its offset, kept to the millisecond. */
+    /** A moment with its offset, kept to the microsecond. */
     public Instant moment(String field, String value, Instant latest) {
         Instant at = parsed(value);
         Instant last = latest.isBefore(LATEST) ? latest : LATEST;
@@ -109,7 +107,7 @@ public final class Faults {
                             + last.truncatedTo(ChronoUnit.SECONDS));
             return null;
         }
-        return at.truncatedTo(ChronoUnit.MILLIS);
+        return at.truncatedTo(ChronoUnit.MICROS);
     }
 
     /** A day such as 2026-03-01. */
