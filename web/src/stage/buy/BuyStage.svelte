@@ -119,7 +119,7 @@
         <ul class="small">
           {#each takeOff.bill.sundries as sundry (sundry.id)}
             <li>
-              <FigureButton figure={sundry.count} text={`${sundry.count.value} ×`} />
+              <FigureButton figure={sundry.count} text={`${sundry.count.value}\u00a0×`} />
               {sundry.label}
             </li>
           {/each}
