@@ -226,6 +226,10 @@ export const putInStore = (key: string, body: LeftoverForm) =>
 export const takeOutOfStore = (id: string, key: string, by: string, jobId?: string) =>
   post('/api/store-room/{id}/out', { in: { id }, key, body: { by, ...(jobId && { jobId }) } });
 
+export const currency = () => get('/api/currency', {});
+export const setCurrency = (key: string, code: string) =>
+  put('/api/currency', { key, body: { currency: code } });
+
 export const prices = () => get('/api/prices', {});
 export const setPrices = (what: string, key: string, list: PriceForm[]) =>
   put('/api/prices/{what}', { in: { what }, key, body: { prices: list } });

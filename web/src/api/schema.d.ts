@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/currency": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["currency"];
+        put: operations["set_3"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/echo/plan": {
         parameters: {
             query?: never;
@@ -1810,6 +1826,7 @@ export interface components {
         };
         Bill: {
             cost: components["schemas"]["FigureView"];
+            currency: string;
             materials: components["schemas"]["Buying"][];
             sundries: components["schemas"]["Sundry"][];
             suppliers: components["schemas"]["SupplierList"][];
@@ -2053,6 +2070,9 @@ export interface components {
             clock: "POT_LIFE" | "RECOAT_OPENS" | "RECOAT_CLOSES" | "LIGHT_FOOT" | "FOOT" | "HEAVY" | "WATER" | "VEHICLE" | "FULL_CURE" | "RAIN";
             minutes?: components["schemas"]["FigureView"];
             whyNot: string;
+        };
+        CurrencyView: {
+            currency: string;
         };
         CutForm: {
             from: components["schemas"]["PlaceForm"];
@@ -4587,6 +4607,52 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    currency: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CurrencyView"];
+                };
+            };
+        };
+    };
+    set_3: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CurrencyView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CurrencyView"];
+                };
+            };
+        };
+    };
     echo: {
         parameters: {
             query?: never;

@@ -40,6 +40,7 @@
   {#if takeOff}
     <p class="sum">
       <FigureButton figure={takeOff.bill.cost} size="big" />
+      {takeOff.bill.currency}
       <small>still to buy</small>
       {#if takeOff.bill.unpriced > 0}
         <small
@@ -144,7 +145,7 @@
   <section id="at-order" aria-labelledby="order">
     <h2 id="order">Order</h2>
     {#each takeOff.bill.suppliers as list (list.supplier)}
-      <SupplierOrder {desk} {job} {list} />
+      <SupplierOrder {desk} {job} {list} currency={takeOff.bill.currency} />
     {:else}
       <p class="empty">Nothing is to be ordered.</p>
     {/each}

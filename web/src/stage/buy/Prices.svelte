@@ -6,6 +6,7 @@
   import Button from '../../parts/Button.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { FormState } from '../../parts/form.svelte';
+  import Money from './Money.svelte';
   import StoreRoom from './StoreRoom.svelte';
   import { money } from './money';
 
@@ -64,6 +65,7 @@
       A price noted here beats the one on the sheet. Of several suppliers the cheapest is taken,
       pack by pack.
     </p>
+    <Money />
     <label class="find">Find <input type="search" bind:value={find} /></label>
     {#each shown as of (of.what)}
       <article aria-label={of.title}>

@@ -12,9 +12,11 @@
     desk: JobDesk;
     job: JobHead;
     list: SupplierList;
+    /** Its code; empty where nobody said. */
+    currency: string;
   }
 
-  let { desk, job, list }: Props = $props();
+  let { desk, job, list, currency }: Props = $props();
   const name = $derived(list.supplier || 'No supplier noted');
   /** What somebody orders instead of what was reckoned, by line; empty where it is left out. */
   let instead = $state<Record<string, string>>({});
@@ -59,7 +61,7 @@
         <th scope="col">How many</th>
         <th scope="col">What</th>
         <th scope="col" class="money">Each</th>
-        <th scope="col" class="money">Cost</th>
+        <th scope="col" class="money">Cost{currency ? `, ${currency}` : ''}</th>
       </tr>
     </thead>
     <tbody>

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.stream.StreamSupport;
 import openslab.server.App.Answer;
 import openslab.server.App.Floor;
@@ -258,6 +259,68 @@ public class BuyApiTest extends OnApp {
         Answer struck = app.post(floor.path() + "/deliveries/" + last + "/strike", Map.of("by", "Ana"));
         assertEquals(struck.body().at("/takeOff/delivered/came").size(), 3);
         assertEquals(rules(struck.body().at("/takeOff/delivered/together")), List.of("delivery.makers"));
+    }
+
+    /**
+     * A slope is coated at its own length, and a flight with its risers, by every layer. 24.5 · 18 = 441 ft²; 12 ft up 1 ft are 12.04159 ft,
+     * 4 ft wide 0.16638 ft² more; 3 risers of 7 in and 2 treads of 11 in, 4 ft wide, are 14.33333 ft². In all 455.49971 ft².
+     */
+    @Test
+    public void slopes_and_stairs_are_bought_for() {
+        Floor floor = app.walked("Steep");
+        app.post(floor.log(), App.logForm("READING", "climate", "", Map.of("air", "70", "rh", "50", "slab", "68")));
+        Map<String, Double> level = amounts(floor);
+        var form =
+                (ObjectNode) app.get(floor.path() + "/plan").body().path("form").deepCopy();
+        var room = (ObjectNode) form.path("rooms").path(0);
+        room.putArray("ramps")
+                .addPOJO(Map.of(
+                        "id", "r1",
+                        "name", "Ramp",
+                        "at", Map.of("along", "2'", "off", "2'"),
+                        "length", "12'",
+                        "width", "4'",
+                        "turn", "",
+                        "rise", "1'"));
+        room.putArray("stairs")
+                .addPOJO(Map.of(
+                        "id", "s1", "name", "Steps", "width", "4'", "risers", 3, "riser", "7 in", "tread", "11 in"));
+        Answer drawn = app.put(floor.path() + "/plan", 1, App.JSON.writeValueAsString(form));
+        assertEquals(drawn.status(), 200, drawn.text());
+        Map<String, Double> steep = amounts(floor);
+        assertEquals(steep.keySet(), level.keySet());
+        assertTrue(steep.size() >= 4, steep.toString());
+        steep.forEach((sheet, amount) ->
+                assertEquals(amount / level.get(sheet), 455.49971 / 441, 1e-6, sheet + " for slopes and stairs"));
+    }
+
+    private Map<String, Double> amounts(Floor floor) {
+        var amounts = new TreeMap<String, Double>();
+        takeOff(floor)
+                .at("/takeOff/bill/materials")
+                .forEach(m -> amounts.put(m.path("slug").asString(), litres(m.path("amount"))));
+        return amounts;
+    }
+
+    /** Nobody guesses which money it is: none is told until somebody says so, and a code that no bank knows is refused. */
+    @Test
+    public void the_shop_says_which_money_it_reckons_in() {
+        Floor floor = floor("Money");
+        assertEquals(takeOff(floor).at("/takeOff/bill/currency").asString("?"), "");
+        Answer euro = app.write("PUT", "/api/currency", Map.of("currency", " eur "), key());
+        assertEquals(euro.body().path("currency").asString(), "EUR", euro.text());
+        assertEquals(takeOff(floor).at("/takeOff/bill/currency").asString(), "EUR");
+        String csv = app.get(floor.path() + "/order.csv").text();
+        assertTrue(csv.lines().skip(1).allMatch(l -> l.endsWith(",EUR")), csv);
+        Answer nobodys = app.write("PUT", "/api/currency", Map.of("currency", "ZZQ"), key());
+        assertEquals(nobodys.faultyFields(), List.of("currency"), nobodys.text());
+        assertEquals(
+                app.write("PUT", "/api/currency", Map.of("currency", ""), key()).status(), 200);
+        assertEquals(takeOff(floor).at("/takeOff/bill/currency").asString("?"), "");
+    }
+
+    private static Map<String, String> key() {
+        return Map.of("Idempotency-Key", UUID.randomUUID().toString());
     }
 
     @Test

@@ -75,6 +75,10 @@ public class EveryWriteTest extends OnApp {
         writes.put(
                 "PUT /api/practices",
                 () -> global("PUT", "/api/practices", 0, Map.of("practices", Map.of("etch-strength", "LABEL"))));
+        var codes = List.of("CAD", "EUR", "GBP");
+        writes.put(
+                "PUT /api/currency",
+                () -> global("PUT", "/api/currency", 0, Map.of("currency", codes.get(++made % codes.size()))));
         writes.put("PUT /api/prices/{what}", () -> {
             var price = Map.of("pack", "each", "supplier", "Quayside", "price", 4 + ++made + ".50");
             return global("PUT", "/api/prices/masking-tape", 0, Map.of("prices", List.of(price)));

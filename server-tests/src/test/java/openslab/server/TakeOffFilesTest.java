@@ -243,7 +243,7 @@ public class TakeOffFilesTest {
     public void an_order_is_read_back_from_its_lines() {
         String csv = app.get(floor.path() + "/order.csv").text();
         List<String> lines = csv.lines().toList();
-        assertEquals(lines.get(0), "supplier,what,title,colour,pack,number,each,cost");
+        assertEquals(lines.get(0), "supplier,what,title,colour,pack,number,each,cost,currency");
         int asked = takeOff()
                 .path("suppliers")
                 .valueStream()

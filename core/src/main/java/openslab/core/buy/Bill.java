@@ -17,10 +17,16 @@ import openslab.core.quantity.Worksheet;
  *
  * @param suppliers each with its own list, those nobody noted last
  * @param cost of all that has a price
+ * @param currency which money it is reckoned in, by its code of ISO 4217; empty where nobody said
  * @param unpriced how many lines have none
  */
 public record Bill(
-        List<Buying> materials, List<Sundry> sundries, List<SupplierList> suppliers, Figure cost, int unpriced) {
+        List<Buying> materials,
+        List<Sundry> sundries,
+        List<SupplierList> suppliers,
+        Figure cost,
+        String currency,
+        int unpriced) {
     /** @param supplier empty where nobody noted one; {@code cents} of all its lines, in hundredths of the shop's money */
     public record SupplierList(String supplier, List<OrderLine> lines, long cents) {}
 
@@ -42,7 +48,7 @@ public record Bill(
             long eachCents,
             long cents) {}
 
-    public static Bill of(List<Buying> materials, List<Sundry> sundries, UnitSystem system) {
+    public static Bill of(List<Buying> materials, List<Sundry> sundries, String currency, UnitSystem system) {
         Map<String, List<OrderLine>> lists =
                 new TreeMap<>(Comparator.comparing((String s) -> s.isEmpty()).thenComparing(s -> s));
         for (Buying b : materials) {
@@ -81,7 +87,8 @@ public record Bill(
                 .flatMap(List::stream)
                 .filter(l -> l.eachCents() == 0)
                 .count();
-        return new Bill(List.copyOf(materials), List.copyOf(sundries), suppliers, cost(suppliers, system), unpriced);
+        return new Bill(
+                List.copyOf(materials), List.copyOf(sundries), suppliers, cost(suppliers, system), currency, unpriced);
     }
 
     private static Figure cost(List<SupplierList> suppliers, UnitSystem system) {

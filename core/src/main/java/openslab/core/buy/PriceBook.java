@@ -9,9 +9,10 @@ import openslab.core.product.Kit;
 /**
  * What packs cost, and where.
  *
+ * @param currency which money the shop reckons in, by its code of ISO 4217; empty where nobody said
  * @param prices by what is bought, a sheet's slug or a {@link Sundry}'s id
  */
-public record PriceBook(Map<String, List<Price>> prices) {
+public record PriceBook(String currency, Map<String, List<Price>> prices) {
     /** The pack of what is bought one by one. */
     public static final String EACH = "each";
 
@@ -30,7 +31,7 @@ public record PriceBook(Map<String, List<Price>> prices) {
         }
     }
 
-    public static final PriceBook EMPTY = new PriceBook(Map.of());
+    public static final PriceBook EMPTY = new PriceBook("", Map.of());
 
     public PriceBook {
         prices = Map.copyOf(prices);

@@ -158,7 +158,7 @@ public record JobTakeOff(
             List<Buying> materials = bySheet.entrySet().stream()
                     .map(e -> buying(e.getKey(), e.getValue(), all))
                     .toList();
-            Bill bill = Bill.of(materials, small(), system);
+            Bill bill = Bill.of(materials, small(), shop.prices().currency(), system);
             return new JobTakeOff(
                     bill,
                     losses(open),

@@ -159,12 +159,14 @@ public class BuyingTest {
                         .get(0)
                         .pack(),
                 "large");
-        var book = new PriceBook(Map.of(
-                "body",
-                List.of(
-                        new PriceBook.Price("large", "Quayside", 23_000),
-                        new PriceBook.Price("small", "Quayside", 11_500),
-                        new PriceBook.Price("small", "Harbour Supplies", 11_000))));
+        var book = new PriceBook(
+                "",
+                Map.of(
+                        "body",
+                        List.of(
+                                new PriceBook.Price("large", "Quayside", 23_000),
+                                new PriceBook.Price("small", "Quayside", 11_500),
+                                new PriceBook.Price("small", "Harbour Supplies", 11_000))));
         Buying bought = buy(CANS, zone, Buying.OnHand.NOTHING, book);
         assertEquals(
                 bought.lines(),
@@ -213,7 +215,7 @@ public class BuyingTest {
         var zones = List.of(
                 new SiteNeeds("north", 50, 30, List.of(base, clear), Map.of("Diamonds, sets", 1.0), List.of()),
                 new SiteNeeds("south", 50, 30, List.of(base), Map.of("Diamonds, sets", 2.0), List.of()));
-        var book = new PriceBook(Map.of("masking-tape", List.of(new PriceBook.Price("each", "Quayside", 450))));
+        var book = new PriceBook("", Map.of("masking-tape", List.of(new PriceBook.Price("each", "Quayside", 450))));
         Map<String, Sundry> found = Sundries.of(zones, zones, Map.of(), book, METRIC).stream()
                 .collect(Collectors.toMap(Sundry::id, s -> s));
         found.values().forEach(s -> Formula.assertRecomputes(s.count()));
@@ -302,12 +304,15 @@ public class BuyingTest {
 
     @Test
     public void a_bill_is_parted_by_supplier() {
-        var book = new PriceBook(Map.of(
-                "body", List.of(new PriceBook.Price("large", "Quayside", 20_000)),
-                "masking-tape", List.of(new PriceBook.Price("each", "Ardent Hardware", 450))));
+        var book = new PriceBook(
+                "",
+                Map.of(
+                        "body", List.of(new PriceBook.Price("large", "Quayside", 20_000)),
+                        "masking-tape", List.of(new PriceBook.Price("each", "Ardent Hardware", 450))));
         Buying body = buy(List.of(CANS.get(1)), uses(4 * GAL), Buying.OnHand.NOTHING, book);
         var zone = new SiteNeeds("north", 50, 0, List.of(), Map.of("Pads", 1.0), List.of());
-        Bill bill = Bill.of(List.of(body), Sundries.of(List.of(zone), List.of(zone), Map.of(), book, METRIC), METRIC);
+        Bill bill = Bill.of(
+                List.of(body), Sundries.of(List.of(zone), List.of(zone), Map.of(), book, METRIC), "GBP", METRIC);
         assertEquals(
                 bill.suppliers().stream().map(Bill.SupplierList::supplier).toList(),
                 List.of("Ardent Hardware", "Quayside", ""));

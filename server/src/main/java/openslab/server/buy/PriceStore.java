@@ -26,7 +26,30 @@ public class PriceStore {
                 .list()
                 .forEach(r -> prices.computeIfAbsent(r.what(), w -> new ArrayList<>())
                         .add(new PriceBook.Price(r.pack(), r.supplier(), r.cents())));
-        return new PriceBook(prices);
+        return new PriceBook(currency(), prices);
+    }
+
+    /** By its code of ISO 4217; empty where nobody said. */
+    String currency() {
+        return db.sql("select currency from shop_currency")
+                .query(String.class)
+                .optional()
+                .orElse("");
+    }
+
+    /** All prices are in this money from now on; what they are is as it was. */
+    public void reckonIn(String currency) {
+        db.sql("delete from shop_currency").update();
+        if (!currency.isEmpty()) {
+            db.sql("insert into shop_currency (one, currency) values (1, :currency)")
+                    .param("currency", currency)
+                    .update();
+        }
+        tell();
+    }
+
+    private void tell() {
+        db.sql("update job set changes = changes + 1").update();
     }
 
     /** Puts these in the place of all prices of one thing; every job is told. */
@@ -40,6 +63,6 @@ public class PriceStore {
                     .param("cents", p.cents())
                     .update();
         }
-        db.sql("update job set changes = changes + 1").update();
+        tell();
     }
 }

@@ -84,6 +84,7 @@ class DemoBuying implements ApplicationRunner {
             return;
         }
         writes.once(UUID.randomUUID(), List.of("demo buying"), () -> {
+            prices.reckonIn("CAD");
             SMALL.forEach((id, cents) -> prices.set(id, List.of(new PriceBook.Price(PriceBook.EACH, HARDWARE, cents))));
             for (SheetStore.Stored s : sheets.shelf()) {
                 prices.set(

@@ -12,7 +12,7 @@ import org.apache.commons.csv.CSVPrinter;
 final class OrderCsv {
     private static final CSVFormat FORMAT = CSVFormat.RFC4180
             .builder()
-            .setHeader("supplier", "what", "title", "colour", "pack", "number", "each", "cost")
+            .setHeader("supplier", "what", "title", "colour", "pack", "number", "each", "cost", "currency")
             .setRecordSeparator("\r\n")
             .get();
 
@@ -31,7 +31,8 @@ final class OrderCsv {
                             CsvCell.harmless(l.pack()),
                             l.count(),
                             money(l.eachCents()),
-                            money(l.cents()));
+                            money(l.cents()),
+                            bill.currency());
                 }
             }
         } catch (IOException e) {

@@ -35,9 +35,9 @@ final class OrderPage {
         if (bill.suppliers().isEmpty()) {
             page.tag("p", "Nothing is to be ordered.");
         }
-        bill.suppliers().forEach(this::list);
+        bill.suppliers().forEach(list -> list(list, bill.currency()));
         if (bill.suppliers().size() > 1) {
-            page.tag("p", "All of it: " + bill.cost().text() + ".");
+            page.tag("p", "All of it: " + (bill.cost().text() + " " + bill.currency()).strip() + ".");
         }
         if (bill.unpriced() > 0) {
             page.tag("p", bill.unpriced() + " of the lines have no price noted, and are not in the sums.");
@@ -49,9 +49,9 @@ final class OrderPage {
         return page.done();
     }
 
-    private void list(Bill.SupplierList list) {
+    private void list(Bill.SupplierList list, String currency) {
         page.tag("h2", list.supplier().isEmpty() ? "No supplier noted" : list.supplier());
-        page.head("How many", "Pack", "What", "Colour", "Each", "Cost");
+        page.head("How many", "Pack", "What", "Colour", "Each", currency.isEmpty() ? "Cost" : "Cost, " + currency);
         for (Bill.OrderLine l : list.lines()) {
             page.row(
                     String.valueOf(l.count()), l.pack(), l.title(), l.colour(), money(l.eachCents()), money(l.cents()));

@@ -147,7 +147,9 @@ final class TakeOffXlsx {
 
     private void orders() {
         next = 0;
-        headed(order, "Supplier", "What", "Colour", "Pack", "Holds", "How many", "Each", "Cost");
+        String currency = read.takeOff().bill().currency();
+        String cost = currency.isEmpty() ? "Cost" : "Cost, " + currency;
+        headed(order, "Supplier", "What", "Colour", "Pack", "Holds", "How many", "Each", cost);
         var totals = new ArrayList<String>();
         Map<Buying, List<String>> held = new HashMap<>();
         for (Bill.SupplierList list : read.takeOff().bill().suppliers()) {
