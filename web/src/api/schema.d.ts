@@ -3174,6 +3174,8 @@ export interface components {
         };
         OneLayer: {
             conduct: components["schemas"]["Stood"][];
+            /** Format: int32 */
+            earlier: number;
             layers: components["schemas"]["LayerReport"][];
         };
         OnePart: components["schemas"]["Liquid"] & {

@@ -28,6 +28,7 @@
 
   let { desk, job, zone, layer }: Props = $props();
   const stood = $derived(zone.report.conduct);
+  const earlier = $derived(zone.report.earlier);
   const buying = $derived(zone.buying);
   const sheetOf = (id: string) => zone.sheet.steps.find((s) => s.id === id);
   const inHand = $derived(layer.steps.filter((s) => s.progress === 'OPEN' && s.timed));
@@ -49,6 +50,13 @@
     {/each}
   </ul>
   <p class="aside">The figures below are for planning.</p>
+{/if}
+{#if earlier > 0}
+  <p class="aside">
+    <a href={jobHref(job.id, zone.id, 'log')}
+      >What stood against {earlier} more before these, in the logbook</a
+    >
+  </p>
 {/if}
 {#each stood as entry (entry.key)}
   <h2>

@@ -161,4 +161,19 @@ public class StagesTest {
         }
         assertEquals(app.get(floor.zonePath() + "/stages/layers/nothing").status(), 404);
     }
+
+    /** A layer's own screen tells what stood against the last of it; all of it is in the logbook. */
+    @Test
+    public void what_stood_against_many_batches_is_told_of_the_last() {
+        Floor floor = app.floor("Many batches");
+        app.put(floor.zonePath() + "/layers", 2, Map.of("system", "epoxy-flake"));
+        for (int i = 0; i < 33; i++) {
+            var batch = App.allTheSame("BATCH", "primer", Map.of("volume", "1 gal", "area", "10 ft²"));
+            assertEquals(app.post(floor.log(), batch).status(), 201);
+        }
+        JsonNode report =
+                app.get(floor.zonePath() + "/stages/layers/primer").body().path("report");
+        assertEquals(report.path("conduct").size(), 30);
+        assertEquals(report.path("earlier").asInt(), 3);
+    }
 }

@@ -65,8 +65,22 @@ class LayStageController {
      */
     record ChoiceStage(long changes, ChoiceReport report, Map<String, String> said, String chosen, boolean begun) {}
 
-    /** One layer, and what stood against it. */
-    record OneLayer(List<LayerReport> layers, List<Conduct.Stood> conduct) {}
+    /** The others stand in the logbook. */
+    private static final int MOST_STOOD = 30;
+
+    /**
+     * One layer.
+     *
+     * @param conduct what stood against it, the last {@value #MOST_STOOD}; {@code earlier} how many before these
+     */
+    record OneLayer(List<LayerReport> layers, List<Conduct.Stood> conduct, int earlier) {
+        static OneLayer of(LayerReport layer, List<Conduct.Stood> all) {
+            List<Conduct.Stood> its =
+                    all.stream().filter(s -> s.isOf(layer.id())).toList();
+            int earlier = Math.max(0, its.size() - MOST_STOOD);
+            return new OneLayer(List.of(layer), its.subList(earlier, its.size()), earlier);
+        }
+    }
 
     /**
      * @param system what it was chosen from; empty where nobody chose one
@@ -141,11 +155,7 @@ class LayStageController {
                     : takeOffs.of(job, zoneId.toString(), layerId);
             return new LayerStage(
                     job.stored().changes(),
-                    new OneLayer(
-                            List.of(layer),
-                            zone.report().conduct().stream()
-                                    .filter(s -> s.isOf(layerId))
-                                    .toList()),
+                    OneLayer.of(layer, zone.report().conduct()),
                     views.layers(zone.stored()).stream()
                             .filter(l -> l.id().equals(layerId))
                             .toList(),
