@@ -2,7 +2,9 @@ package openslab.server;
 
 import static org.testng.Assert.assertEquals;
 
+import java.awt.image.BufferedImage;
 import java.io.BufferedReader;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
@@ -18,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import javax.imageio.ImageIO;
 import openslab.server.store.Database;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.availability.AvailabilityChangeEvent;
@@ -303,6 +306,16 @@ public final class App implements AutoCloseable {
         String job = post("/api/jobs", form).body().path("id").asString();
         var answer = post("/api/jobs/" + job + "/zones", UUID.randomUUID(), 1, zone);
         return new Floor(job, answer.body().path("zones").path(0).path("id").asString());
+    }
+
+    /** A photo as small as any. */
+    static byte[] picture() {
+        try (var out = new ByteArrayOutputStream()) {
+            ImageIO.write(new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB), "jpg", out);
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     /** A resource of the tests, as text. */

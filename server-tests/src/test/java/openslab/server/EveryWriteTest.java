@@ -3,8 +3,6 @@ package openslab.server;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -131,7 +129,7 @@ public class EveryWriteTest extends OnApp {
             Floor floor = fresh();
             UUID entry = UUID.randomUUID();
             app.post(floor.log(), entry, 0, App.logForm("NOTE", "", "", Map.of()));
-            return of(floor, "POST", "/log/" + entry + "/photos", picture());
+            return of(floor, "POST", "/log/" + entry + "/photos", App.picture());
         });
         writes.put("POST /api/readings-files/{jobId}", () -> {
             Floor floor = fresh();
@@ -332,16 +330,6 @@ public class EveryWriteTest extends OnApp {
 
     private static Map<String, String> leftover() {
         return Map.of("slug", PRIMER, "amount", "1 qt", "lot", "M3", "from", "Boat shed", "units", "US", "by", "Ana");
-    }
-
-    private static byte[] picture() {
-        try (var out = new ByteArrayOutputStream()) {
-            javax.imageio.ImageIO.write(
-                    new java.awt.image.BufferedImage(40, 30, java.awt.image.BufferedImage.TYPE_INT_RGB), "jpg", out);
-            return out.toByteArray();
-        } catch (IOException e) {
-            throw new AssertionError(e);
-        }
     }
 
     private static Set<String> keyed(JsonNode description) {

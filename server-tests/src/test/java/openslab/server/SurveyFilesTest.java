@@ -4,7 +4,6 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -168,16 +167,6 @@ public class SurveyFilesTest {
         assertEquals(csv(floor), before);
     }
 
-    private static byte[] picture() {
-        try (var out = new ByteArrayOutputStream()) {
-            javax.imageio.ImageIO.write(
-                    new java.awt.image.BufferedImage(40, 30, java.awt.image.BufferedImage.TYPE_INT_RGB), "jpg", out);
-            return out.toByteArray();
-        } catch (IOException e) {
-            throw new AssertionError(e);
-        }
-    }
-
     private Answer photo(Floor floor, String entry, UUID key, byte[] bytes) {
         return app.send(app.request(floor.path() + "/log/" + entry + "/photos")
                 .header("Content-Type", "image/jpeg")
@@ -195,7 +184,7 @@ public class SurveyFilesTest {
                 floor.log(),
                 App.logForm("READING", "ph", "A", Map.of("ph", "8.5")),
                 Map.of("Idempotency-Key", entry.toString()));
-        byte[] picture = picture();
+        byte[] picture = App.picture();
         UUID key = UUID.randomUUID();
         for (int tap = 0; tap < 2; tap++) {
             Answer answer = photo(floor, entry.toString(), key, picture);
@@ -225,7 +214,7 @@ public class SurveyFilesTest {
             assertEquals(answer.status(), 400, answer.text());
         }
         assertEquals(
-                photo(floor, UUID.randomUUID().toString(), UUID.randomUUID(), picture())
+                photo(floor, UUID.randomUUID().toString(), UUID.randomUUID(), App.picture())
                         .status(),
                 404);
         assertEquals(app.get("/api/photos/" + UUID.randomUUID()).status(), 404);
