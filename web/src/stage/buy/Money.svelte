@@ -47,5 +47,6 @@
     gap: 0 16px;
     align-items: center;
     max-inline-size: 480px;
+    margin-block-start: 12px;
   }
 </style>

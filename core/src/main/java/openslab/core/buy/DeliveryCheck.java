@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import openslab.core.quantity.Figure;
@@ -153,11 +155,11 @@ public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, L
     }
 
     private static List<Finding> makers(List<Delivery> came) {
-        Map<String, TreeSet<String>> makers = new LinkedHashMap<>();
+        // as it was first written, whatever its letters
+        Map<String, Set<String>> makers = new TreeMap<>(String.CASE_INSENSITIVE_ORDER);
         for (Delivery d : came) {
             if (!d.colour().isEmpty() && !d.maker().isEmpty()) {
-                makers.computeIfAbsent(
-                                d.colour().toLowerCase(Locale.ROOT), c -> new TreeSet<>(String.CASE_INSENSITIVE_ORDER))
+                makers.computeIfAbsent(d.colour(), c -> new TreeSet<>(String.CASE_INSENSITIVE_ORDER))
                         .add(d.maker());
             }
         }
@@ -201,7 +203,7 @@ public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, L
                         .watch(
                                 "not boxed yet",
                                 "No two cans are quite of one colour, least of all of two lots.",
-                                "Pour all of it together, stir, fill it back and tick it here."));
+                                "Pour all of it together, stir, fill it back, and say so under Buy, What came."));
             }
         }
         return all;
