@@ -28,8 +28,6 @@ final class Cells {
     /** What a cut is longer than it need be, m. */
     private static final double OVER_M = 1e-4;
 
-    private static final int HALVINGS = 60;
-
     private Cells() {}
 
     /** @param joints where coating stops; {@code mostM2} what one bay may be at most */
@@ -98,9 +96,14 @@ final class Cells {
         AffineTransformation back = AffineTransformation.rotationInstance(along);
         Envelope box = lying.getEnvelopeInternal();
         boolean bulges = lying.convexHull().getArea() <= lying.getArea() * (1 + ROUNDING);
+        double[] corners = Arrays.stream(lying.getCoordinates())
+                .mapToDouble(Coordinate::getX)
+                .sorted()
+                .distinct()
+                .toArray();
         var at = new double[count - 1];
         for (int i = 1; i < count; i++) {
-            at[i - 1] = where(lying, box, i * lying.getArea() / count);
+            at[i - 1] = where(lying, corners, i * lying.getArea() / count);
         }
         List<LineString> cuts = through(lying, box, at).stream()
                 .map(cut -> (LineString) back.transform(past(cut)))
@@ -129,19 +132,33 @@ final class Cells {
         return Shapes2D.line(List.of(new Corner(from.x, from.y), new Corner(to.x, to.y)));
     }
 
-    /** Left of which place {@code area} of it lies. */
-    private static double where(Polygon lying, Envelope box, double area) {
-        double low = box.getMinX();
-        double high = box.getMaxX();
-        for (int i = 0; i < HALVINGS; i++) {
-            double middle = (low + high) / 2;
-            if (leftOf(lying, middle) < area) {
+    /**
+     * Left of which place {@code area} of it lies: between two corners that lie next to one another it grows as a parabola, which three
+     * of its places tell.
+     *
+     * @param corners places of all corners, the leftmost first
+     */
+    private static double where(Polygon lying, double[] corners, double area) {
+        int low = 0;
+        int high = corners.length - 1;
+        while (high - low > 1) {
+            int middle = (low + high) >>> 1;
+            if (leftOf(lying, corners[middle]) < area) {
                 low = middle;
             } else {
                 high = middle;
             }
         }
-        return low;
+        double from = leftOf(lying, corners[low]);
+        double half = leftOf(lying, (corners[low] + corners[high]) / 2) - from;
+        double all = leftOf(lying, corners[high]) - from;
+        // a·t² + b·t, t from 0 to 1
+        double a = 2 * all - 4 * half;
+        double b = all - a;
+        double wanted = area - from;
+        double root = Math.sqrt(Math.max(0, b * b + 4 * a * wanted));
+        double t = b + root > 0 ? 2 * wanted / (b + root) : 0;
+        return corners[low] + Math.min(1, Math.max(0, t)) * (corners[high] - corners[low]);
     }
 
     private static double leftOf(Polygon lying, double x) {

@@ -18,12 +18,19 @@ final class DryOrder {
     private final IntToDoubleFunction away;
     /** When each was coated; {@link #NEVER} while it is dry. */
     private final int[] coated;
+    /** When the latest of those beside each was coated. */
+    private final int[] wettest;
+    /** How many beside each are dry: a bay in a corner that is passed by is begun later without a wet edge. */
+    private final int[] dryBeside;
 
     private DryOrder(List<List<Integer>> neighbours, IntToDoubleFunction away) {
         this.neighbours = neighbours;
         this.away = away;
         this.coated = new int[neighbours.size()];
+        this.wettest = new int[neighbours.size()];
+        this.dryBeside = neighbours.stream().mapToInt(List::size).toArray();
         Arrays.fill(coated, NEVER);
+        Arrays.fill(wettest, NEVER);
     }
 
     /**
@@ -64,31 +71,24 @@ final class DryOrder {
     private List<Integer> coat(List<Integer> bays, int exit) {
         var order = new ArrayList<Integer>();
         Comparator<Integer> farthest = Comparator.comparingDouble(away::applyAsDouble);
-        Comparator<Integer> wettest = Comparator.comparingInt(this::wetness)
-                .thenComparing(Comparator.comparingInt(this::dryBeside).reversed())
+        Comparator<Integer> best = Comparator.comparingInt((Integer b) -> wettest[b])
+                .thenComparingInt(b -> -dryBeside[b])
                 .thenComparing(farthest);
         while (order.size() < bays.size() - 1) {
             boolean[] holds = holding(exit);
             int next = bays.stream()
                     .filter(b -> coated[b] == NEVER && b != exit && !holds[b])
-                    .max(order.isEmpty() ? farthest : wettest)
+                    .max(order.isEmpty() ? farthest : best)
                     .orElseThrow();
             coated[next] = order.size();
+            for (int beside : neighbours.get(next)) {
+                wettest[beside] = order.size();
+                dryBeside[beside]--;
+            }
             order.add(next);
         }
         order.add(exit);
         return order;
-    }
-
-    /** When the latest of those beside it was coated. */
-    private int wetness(int bay) {
-        return neighbours.get(bay).stream().mapToInt(n -> coated[n]).max().orElse(NEVER);
-    }
-
-    /** A bay in a corner that is passed by is begun later without a wet edge. */
-    private int dryBeside(int bay) {
-        return (int)
-                neighbours.get(bay).stream().filter(n -> coated[n] == NEVER).count();
     }
 
     /**
