@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -359,13 +360,20 @@ public final class ZoneFacts {
 
     /** Everything of every cycle that tells what was used. */
     List<UsedFor> usedEver() {
+        record Of(String layer, int cycle) {}
+        // asked once for a layer, and not for each of its batches
+        Map<Of, String> colours = new HashMap<>();
         return kept.stream()
                 .filter(LogEntry::tellsUse)
                 .flatMap(e -> cycles.stream()
                         .filter(c -> c.number() == e.cycle())
                         .flatMap(c -> c.layers().stream())
                         .filter(l -> l.id().equals(e.subject()))
-                        .map(l -> new UsedFor(e, l, colour(l.id(), e.cycle()))))
+                        .map(l -> new UsedFor(
+                                e,
+                                l,
+                                colours.computeIfAbsent(
+                                        new Of(l.id(), e.cycle()), of -> colour(of.layer(), of.cycle())))))
                 .toList();
     }
 
