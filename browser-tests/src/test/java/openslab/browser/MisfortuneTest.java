@@ -151,6 +151,28 @@ public class MisfortuneTest {
         }
     }
 
+    /** A logger's file that has no room is refused, and nothing of it stays. */
+    @Test
+    public void a_file_that_finds_no_room_leaves_nothing_behind() throws IOException {
+        Path data = Running.emptyFolder();
+        try (Served served = Served.start(data)) {
+            limit(served, Long.toString(1 << 20));
+            String csv = "time,RH\n" + "2026-05-04 09:30,70\n".repeat(200_000);
+            Answer refused = write(served, "POST", "/api/logger-files?timeZone=UTC", 0, "text/csv", csv);
+            assertEquals(refused.status(), 507, refused.text());
+            assertTrue(refused.text().contains("nothing was saved"), refused.text());
+            limit(served, "unlimited");
+            Path passing = data.resolve("passing");
+            if (Files.isDirectory(passing)) {
+                try (var left = Files.list(passing)) {
+                    assertEquals(left.count(), 0);
+                }
+            }
+            Answer taken = write(served, "POST", "/api/logger-files?timeZone=UTC", 0, "text/csv", csv);
+            assertEquals(taken.status(), 201, taken.text());
+        }
+    }
+
     private static List<String> names(Served served) {
         JsonArray jobs = JsonParser.parseString(get(served, "/api/jobs").text()).getAsJsonArray();
         var names = new ArrayList<String>();

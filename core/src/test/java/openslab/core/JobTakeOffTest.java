@@ -112,6 +112,47 @@ public class JobTakeOffTest {
         assertTrue(smallOf(shop, later).contains("spikes"));
     }
 
+    /**
+     * One floor is in its first cycle, the one beside it was coated before and begins again. What was ordered for that first coat lies under
+     * it: both want gloves anew, as many as two fresh floors.
+     */
+    @Test
+    public void of_two_floors_in_different_cycles_neither_is_served_by_what_was_used() {
+        int one = gloves(JobTakeOff.Shop.NEW, new Stories().facts());
+        assertTrue(one > 0);
+        var shop = new JobTakeOff.Shop(
+                Losses.NONE,
+                PriceBook.EMPTY,
+                List.of(),
+                Paces.DEFAULT,
+                List.of(),
+                List.of(new JobTakeOff.Ordered(Stories.moment(1), "gloves", one)),
+                List.of(),
+                List.of());
+        var again = new Stories()
+                .begin(9000, CycleKind.COAT, "", Stories.epoxyWithFlake())
+                .facts();
+        assertEquals(gloves(shop, new Stories().facts(), again), 2 * one);
+        // of one more that went out one is left
+        var more = new JobTakeOff.Shop(
+                Losses.NONE,
+                PriceBook.EMPTY,
+                List.of(),
+                Paces.DEFAULT,
+                List.of(),
+                List.of(new JobTakeOff.Ordered(Stories.moment(1), "gloves", one + 1)),
+                List.of(),
+                List.of());
+        assertEquals(gloves(more, new Stories().facts(), again), 2 * one - 1);
+    }
+
+    private static int gloves(JobTakeOff.Shop shop, ZoneFacts... zones) {
+        return takeOff(shop, zones).bill().sundries().stream()
+                .filter(s -> s.id().equals("gloves"))
+                .mapToInt(s -> (int) s.count().value())
+                .sum();
+    }
+
     private static List<String> smallOf(JobTakeOff.Shop shop, Stories story) {
         return takeOff(shop, story.facts()).bill().sundries().stream()
                 .map(Sundry::id)

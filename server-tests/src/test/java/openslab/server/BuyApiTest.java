@@ -302,6 +302,46 @@ public class BuyApiTest extends OnApp {
         return amounts;
     }
 
+    /** A year later: what had come by the last coat lies under it, and says nothing of what is mixed now. */
+    @Test
+    public void what_came_for_an_earlier_coat_is_of_no_later_batch() {
+        Floor floor = floor("A year later");
+        app.post(
+                floor.path() + "/deliveries",
+                delivery(
+                        PRIMER,
+                        "Kit, 3 gal",
+                        "1",
+                        "at",
+                        "2026-05-01T09:00:00Z",
+                        "lot",
+                        "K8",
+                        "maker",
+                        "Fenwright",
+                        "colour",
+                        "Slate"));
+        for (String layer : List.of("primer", "body", "flake", "clear")) {
+            assertEquals(
+                    app.post(floor.log(), App.allTheSame("COAT", layer, Map.of()))
+                            .status(),
+                    201);
+        }
+        int version = app.get(floor.path()).body().path("version").asInt();
+        var again = Map.of("kind", "RECOAT", "by", "Wren", "why", "Worn");
+        assertEquals(
+                app.post(floor.zonePath() + "/cycles", UUID.randomUUID(), version, again)
+                        .status(),
+                201);
+        String layer = floor.zonePath() + "/stages/layers/primer";
+        assertEquals(app.get(layer).body().at("/came/lot").asString("?"), "");
+        app.post(
+                floor.path() + "/deliveries",
+                delivery(PRIMER, "Kit, 3 gal", "1", "lot", "K9", "maker", "Oxbow", "colour", "Slate"));
+        JsonNode came = app.get(layer).body().path("came");
+        assertEquals(came.path("lot").asString(), "K9");
+        assertEquals(came.path("against").size(), 0, came.toString());
+    }
+
     /** Nobody guesses which money it is: none is told until somebody says so, and a code that no bank knows is refused. */
     @Test
     public void the_shop_says_which_money_it_reckons_in() {

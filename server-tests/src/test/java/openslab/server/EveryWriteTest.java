@@ -5,8 +5,10 @@ import static org.testng.Assert.assertTrue;
 
 import java.net.http.HttpRequest.BodyPublishers;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -339,7 +341,7 @@ public class EveryWriteTest extends OnApp {
                 .filter(o -> o.getValue().path("parameters").valueStream().anyMatch(h -> h.path("name")
                         .asString()
                         .equals("Idempotency-Key")))
-                .forEach(o -> keyed.add(o.getKey().toUpperCase(java.util.Locale.ROOT) + " " + p.getKey())));
+                .forEach(o -> keyed.add(o.getKey().toUpperCase(Locale.ROOT) + " " + p.getKey())));
         return keyed;
     }
 
@@ -391,7 +393,7 @@ public class EveryWriteTest extends OnApp {
         var pool = Executors.newFixedThreadPool(AT_ONCE);
         try {
             var answers = new ArrayList<Answer>();
-            for (Future<Answer> answer : pool.invokeAll(java.util.Collections.nCopies(AT_ONCE, write))) {
+            for (Future<Answer> answer : pool.invokeAll(Collections.nCopies(AT_ONCE, write))) {
                 answers.add(answer.get());
             }
             return answers;

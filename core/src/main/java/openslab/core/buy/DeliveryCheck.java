@@ -61,29 +61,33 @@ public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, L
         for (Delivery d : came) {
             judged.add(0, new JudgedDelivery(d, against(d, today), d.isSound(today)));
         }
-        var together = new ArrayList<Finding>();
-        together.addAll(makers(came));
-        together.addAll(unboxed(came, today));
         return new DeliveryCheck(
                 judged,
-                together,
+                meeting(came, today),
                 needed.stream()
                         .filter(b -> came.stream().anyMatch(d -> d.slug().equals(b.slug())))
                         .flatMap(b -> shortage(b, system).stream())
                         .toList());
     }
 
-    /** What speaks against what came, where it meets in one coat of {@code slug} and {@code colour}: any where that is empty. */
+    /** What speaks against what came where it meets in one coat. @param colour empty where any will do */
     public static List<Finding> ofLayer(List<Delivery> came, String slug, String colour, LocalDate today) {
-        List<Delivery> its = its(came, slug, colour);
-        var together = new ArrayList<>(makers(its));
-        together.addAll(unboxed(its, today));
-        return List.copyOf(together);
+        return meeting(its(came, slug, colour), today);
+    }
+
+    /** What goes back meets nothing. */
+    private static List<Finding> meeting(List<Delivery> came, LocalDate today) {
+        List<Delivery> sound = came.stream().filter(d -> d.isSound(today)).toList();
+        var together = new ArrayList<>(makers(sound));
+        together.addAll(unboxed(sound));
+        return together;
     }
 
     /**
      * The lot of what goes into the next batch, as one writes it on a pail: where but one came, or all that came of one maker were
      * poured together; empty where nobody can tell which it will be of.
+     *
+     * @param colour empty where any will do
      */
     public static String lot(List<Delivery> came, String slug, String colour, LocalDate today) {
         List<Delivery> sound =
@@ -176,10 +180,10 @@ public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, L
     }
 
     /** Liquids of one maker: powders are mixed bag by bag, and what two makers call by one name is never poured together. */
-    private static List<Finding> unboxed(List<Delivery> came, LocalDate today) {
+    private static List<Finding> unboxed(List<Delivery> came) {
         record Of(String slug, String colour, String maker) {}
         Map<Of, List<Delivery>> byColour = came.stream()
-                .filter(d -> d.ofLiquid() && !d.colour().isEmpty() && d.isSound(today))
+                .filter(d -> d.ofLiquid() && !d.colour().isEmpty())
                 .collect(Collectors.groupingBy(
                         d -> new Of(
                                 d.slug(),

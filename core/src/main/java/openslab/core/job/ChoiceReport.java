@@ -86,13 +86,16 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
     private static final Source WAITS =
             Source.sheet("the waits of preparation, of each step and of each coat, one after another");
     /** GBP a square metre. */
-    private static final double MIDDLE = 55;
+    private static final int LEAST = 50;
 
-    private static final String RATE =
-            "GBP before that, at 50 to 60 GBP a square metre in one country: ask what it costs here.";
+    private static final int MOST = 60;
+    private static final double MIDDLE = (LEAST + MOST) / 2.0;
+    private static final String RANGE = LEAST + " to " + MOST + " GBP a square metre";
+
+    private static final String RATE = "GBP before that, at " + RANGE + " in one country: ask what it costs here.";
 
     private static final Source REPLACED = Source.commonPractice(
-            "50 to 60 GBP a square metre for luxury vinyl in one country: ask a price here; uplift, disposal and making good on top");
+            RANGE + " for luxury vinyl in one country: ask a price here; uplift, disposal and making good on top");
 
     /** @param candidates those that stand on the shelf whole */
     public static ChoiceReport of(List<Candidate> candidates, ZoneFacts zone, UnitSystem units, Instant now) {
@@ -141,7 +144,7 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
         double areaM2 = zone.area(units).base();
         var w = new Worksheet(units);
         w.given("A", "area", areaM2, Unit.SQUARE_METRE);
-        w.given("p", "GBP a square metre, the middle of 50 to 60", MIDDLE, Unit.ONE);
+        w.given("p", "GBP a square metre, the middle of " + LEAST + " to " + MOST, MIDDLE, Unit.ONE);
         return w.figure(
                 "a new floor, in GBP, a figure of one country", "M", "A·p", areaM2 * MIDDLE, Unit.ONE, REPLACED);
     }

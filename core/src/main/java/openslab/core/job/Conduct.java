@@ -53,7 +53,7 @@ public final class Conduct {
         }
     }
 
-    private static final Source OURS = Source.ours("what was done is kept with what stood against it");
+    static final Source OURS = Source.ours("what was done is kept with what stood against it");
 
     private final ZoneFacts zone;
     private final UnitSystem system;
@@ -71,6 +71,14 @@ public final class Conduct {
     private record Planned(int known, String method) {}
 
     private final Map<String, Course> laid = new HashMap<>();
+    /** When anything was logged of a layer's steps, in order, by the layer. */
+    private final Map<String, long[]> steps = new HashMap<>();
+
+    private final Map<LaidTo, Course> laidTo = new HashMap<>();
+
+    /** A layer is laid as far as before as long as no step of it was logged: batches tell nothing of that. */
+    private record LaidTo(String layer, int known) {}
+
     private final Map<Integer, State> states = new HashMap<>();
     private Optional<PrepLog.Run> today = Optional.empty();
     private Optional<Survey.Told> told = Optional.empty();
@@ -294,9 +302,19 @@ public final class Conduct {
         return laid.computeIfAbsent(layer.id(), id -> LayLog.course(zone, layer, system));
     }
 
+    /** As far as it was laid by {@code at}. */
+    private Course laid(LayerChoice layer, Instant at) {
+        long[] logged = steps.computeIfAbsent(
+                layer.id(), id -> moments(zone.ofLayer(id).stream().filter(LayLog::isOfStep)));
+        int known = upTo(logged, at);
+        return known == logged.length
+                ? laid(layer)
+                : laidTo.computeIfAbsent(new LaidTo(layer.id(), known), k -> LayLog.course(zone, layer, at, system));
+    }
+
     /** A gate of its own that stands before it on the floor. */
     private Optional<Finding> heldBack(LayerChoice layer, Instant at) {
-        Course course = LayLog.course(zone, layer, at, system);
+        Course course = laid(layer, at);
         List<Course.Turn> before = new ArrayList<>();
         for (Course.Turn t : course.turns()) {
             if (t.step().proves()) {
@@ -318,7 +336,7 @@ public final class Conduct {
 
     /** What is still to be done to the layer below, once it is on. */
     private Optional<Finding> unfinished(LayerChoice layer, LayerChoice below, Instant at) {
-        return LayLog.openGate(LayLog.course(zone, below, at, system)).map(t -> Finding.of("coat-on-unfinished")
+        return LayLog.openGate(laid(below, at)).map(t -> Finding.of("coat-on-unfinished")
                 .measured("\"" + t.title() + "\" of the " + Show.lower(below.title()) + " has not passed")
                 .needed("everything done to it before the " + Show.lower(layer.title()), OURS)
                 .hold(

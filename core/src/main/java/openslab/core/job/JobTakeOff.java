@@ -173,15 +173,24 @@ public record JobTakeOff(
                             .toList());
         }
 
-        private Stream<Consumables> consumables() {
-            return sites.stream().flatMap(s -> s.zones().stream()).map(z -> new Consumables(z, system));
+        private Stream<ZoneFacts> zones() {
+            return sites.stream().flatMap(s -> s.zones().stream());
         }
 
-        /** What went out for an earlier cycle was used up in it. */
+        private Stream<Consumables> consumables() {
+            return zones().map(z -> new Consumables(z, system));
+        }
+
+        /** Of every cycle that began no earlier: a floor may be in its second while its neighbour is in its first. */
+        private Stream<Consumables> since(Instant began) {
+            return zones().flatMap(z -> z.cycles().stream()
+                    .filter(c -> !c.began().isBefore(began))
+                    .map(c -> new Consumables(c.number() == z.cycle().number() ? z : z.through(c.number()), system)));
+        }
+
+        /** What went out before any of these floors was in its cycle was used up; what went out since is held against all since. */
         private List<Sundry> small() {
-            Instant began = sites.stream()
-                    .flatMap(s -> s.zones().stream())
-                    .map(z -> z.cycle().began())
+            Instant began = zones().map(z -> z.cycle().began())
                     .min(Comparator.naturalOrder())
                     .orElse(Instant.MIN);
             Map<String, Integer> ordered = shop.small().stream()
@@ -189,7 +198,7 @@ public record JobTakeOff(
                     .collect(Collectors.toMap(Ordered::what, Ordered::number, Integer::sum));
             return Sundries.of(
                     consumables().map(Consumables::open).toList(),
-                    consumables().map(Consumables::whole).toList(),
+                    since(began).map(Consumables::whole).toList(),
                     ordered,
                     shop.prices(),
                     system);

@@ -32,6 +32,14 @@ final class LayLog {
         return Course.of(zone.steps(layer), deeds, PrepLog.extent(zone, system), zone.slab());
     }
 
+    /** Whether it tells of a step: a batch does not. */
+    static boolean isOfStep(LogEntry e) {
+        return switch (e.kind()) {
+            case COAT, BEGUN, DONE, GATE -> true;
+            default -> false;
+        };
+    }
+
     private static Stream<Deed> deed(LogEntry e, LayerChoice layer) {
         return switch (e.kind()) {
             case COAT ->

@@ -30,6 +30,11 @@ import openslab.core.system.BuildUp;
 
 /** A zone's preparation as its plan has it, and what its log says was done about it. */
 final class PrepLog {
+    /** OURS: the pail that a wash is let down in, 5 gal or 20 L. */
+    private static final double US_PAIL_L = Unit.GALLON.toBase(5);
+
+    private static final double METRIC_PAIL_L = 20;
+
     private PrepLog() {}
 
     /** What the plan and the survey found broken. */
@@ -147,11 +152,6 @@ final class PrepLog {
         };
     }
 
-    /** The squares in which strengths were tried, oldest first. */
-    private static final double US_PAIL_L = Unit.GALLON.toBase(5);
-
-    private static final double METRIC_PAIL_L = 20;
-
     /** What a step is washed with, as strong as its label or the test patch has it; empty where the patch has yet to say. */
     static Optional<WashMix> wash(ZoneFacts zone, Step step, UnitSystem system) {
         return Dose.of(step)
@@ -189,6 +189,7 @@ final class PrepLog {
                 system);
     }
 
+    /** The squares in which strengths were tried, oldest first. */
     static List<Ladder.Square> squares(ZoneFacts zone) {
         return zone.unstruck(LogEntry.Kind.GATE, Gates.PATCH).stream()
                 .flatMap(e -> Chemical.find(e.values().get("chemical").typed()).stream()

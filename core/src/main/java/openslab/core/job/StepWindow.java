@@ -9,20 +9,17 @@ import openslab.core.course.Course;
 import openslab.core.course.Deed;
 import openslab.core.course.Wait;
 import openslab.core.quantity.Show;
-import openslab.core.quantity.Source;
 import openslab.core.survey.Finding;
 
 /** What has to be done while a window lasts, as a stamp while the overlay takes a print. */
 final class StepWindow {
-    private static final Source OURS = Source.ours("what was done is kept with what stood against it");
-
     private StepWindow() {}
 
     /** What stands against {@code e} in how a layer was laid: that its window had closed. */
     static Optional<Finding> against(LogEntry e, Course course) {
         return Optional.ofNullable(tooLate(course).get(e.key())).map(turn -> Finding.of("after-its-window")
                 .measured(Show.span(Duration.between(turn.closed(), e.at())) + " after its window had closed")
-                .needed("while it lasts", OURS)
+                .needed("while it lasts", Conduct.OURS)
                 .hold(
                         "\"" + turn.turn().title() + "\" came after its window",
                         "What has set by then takes no print and no edge any more: it tears or cracks.",

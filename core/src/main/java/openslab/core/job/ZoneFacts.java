@@ -377,6 +377,14 @@ public final class ZoneFacts {
                 .toList();
     }
 
+    /** When anything went on last in an earlier cycle: what had come by then was for that. Empty where nothing did. */
+    public Optional<Instant> laidBefore() {
+        return kept.stream()
+                .filter(e -> e.kind() == LogEntry.Kind.COAT && e.cycle() < cycle().number())
+                .map(LogEntry::at)
+                .max(Comparator.naturalOrder());
+    }
+
     /** The colour that was ordered for a layer of this cycle, or that came for it; empty where nobody said. */
     public String colour(LayerChoice layer) {
         return colour(layer.id(), cycle().number());

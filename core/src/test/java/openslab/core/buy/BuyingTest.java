@@ -387,6 +387,11 @@ public class BuyingTest {
         assertTrue(check(one, 5, 4).together().isEmpty());
         var clear = List.of(Buys.came("1", 3, "Fenwright", "", "K7"), Buys.came("2", 3, "Oxbow", "", "K9"));
         assertTrue(check(clear, 30, 4).together().isEmpty());
+        // what goes back meets nothing
+        var back = List.of(
+                Buys.came("1", 1, "Fenwright", "Slate", "K7"),
+                Buys.came("2", 2, "Oxbow", "Slate", "K8", Delivery.Fault.LUMPS));
+        assertTrue(check(back, 30, 4).together().isEmpty());
         var bags = cans.stream().map(BuyingTest::asPowder).toList();
         assertTrue(check(bags, 30, 4).together().isEmpty());
     }

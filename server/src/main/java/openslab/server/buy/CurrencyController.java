@@ -2,6 +2,7 @@ package openslab.server.buy;
 
 import java.util.Currency;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import openslab.core.quantity.Faults;
 import openslab.server.store.Writes;
@@ -44,7 +45,7 @@ class CurrencyController {
     /** The last who says so is right. */
     @PutMapping
     CurrencyView set(@RequestHeader("Idempotency-Key") UUID key, @RequestBody CurrencyView form) {
-        String currency = form.currency() == null ? "" : form.currency().strip().toUpperCase(java.util.Locale.ROOT);
+        String currency = form.currency() == null ? "" : form.currency().strip().toUpperCase(Locale.ROOT);
         if (!currency.isEmpty() && !KNOWN.contains(currency)) {
             var faults = new Faults();
             faults.add("currency", currency, "nothing, or a code of ISO 4217 such as CAD, EUR, GBP or USD");

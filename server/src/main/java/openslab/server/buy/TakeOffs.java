@@ -12,6 +12,8 @@ import openslab.core.buy.Delivery;
 import openslab.core.buy.DeliveryCheck;
 import openslab.core.buy.Placed;
 import openslab.core.job.JobTakeOff;
+import openslab.core.job.LayerChoice;
+import openslab.core.job.ZoneFacts;
 import openslab.core.product.Packed;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Finding;
@@ -85,9 +87,14 @@ public class TakeOffs {
      */
     public record Came(String lot, List<Finding> against) {}
 
-    public Came came(KnownJob job, String slug, String colour) {
+    public Came came(KnownJob job, ZoneFacts zone, LayerChoice layer) {
         LocalDate today = job.now().atZone(job.stored().facts().timeZone()).toLocalDate();
-        List<Delivery> came = book.came(book.together(job.stored().id()));
+        Instant since = zone.laidBefore().orElse(Instant.MIN);
+        List<Delivery> came = book.came(book.together(job.stored().id())).stream()
+                .filter(d -> d.at().isAfter(since))
+                .toList();
+        String slug = layer.sheet().slug();
+        String colour = zone.colour(layer);
         return new Came(DeliveryCheck.lot(came, slug, colour, today), DeliveryCheck.ofLayer(came, slug, colour, today));
     }
 

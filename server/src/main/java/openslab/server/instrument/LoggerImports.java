@@ -146,8 +146,9 @@ class LoggerImports implements DisposableBean {
                     MOST_WAITING + " files wait to be taken over.",
                     "Take one of them over or let go of it; after an hour each is let go of by itself.");
         }
-        Path path = save(body);
+        Path path = temporary();
         try {
+            copy(body, path);
             LoggerFile file = LoggerFile.open(path);
             long size = Files.size(path);
             UUID id = UUID.randomUUID();
@@ -160,9 +161,12 @@ class LoggerImports implements DisposableBean {
                     file.first(),
                     known.orElseGet(() -> ColumnMapping.guess(file.columns(), file.first(), timeZone)),
                     known.isPresent());
-        } catch (InvalidInput | IOException e) {
+        } catch (IOException e) {
             discard(path);
-            throw e instanceof InvalidInput invalid ? invalid : new UncheckedIOException((IOException) e);
+            throw new UncheckedIOException(e);
+        } catch (RuntimeException e) {
+            discard(path);
+            throw e;
         }
     }
 
@@ -188,18 +192,11 @@ class LoggerImports implements DisposableBean {
         return Instant.now();
     }
 
-    private Path save(InputStream body) {
-        Path path = null;
+    private Path temporary() {
         try {
-            path = folder.temporary("logger", ".csv");
-            copy(body, path);
-            return path;
+            return folder.temporary("logger", ".csv");
         } catch (IOException e) {
-            discard(path);
-            throw new UncheckedIOException(e);
-        } catch (RuntimeException e) {
-            discard(path);
-            throw e;
+            throw new NoSpace("The file could not be kept, there may be no space left; nothing was saved.", e);
         }
     }
 
@@ -229,9 +226,6 @@ class LoggerImports implements DisposableBean {
     }
 
     private static void discard(Path path) {
-        if (path == null) {
-            return;
-        }
         try {
             Files.deleteIfExists(path);
         } catch (IOException e) {

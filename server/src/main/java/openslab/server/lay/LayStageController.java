@@ -160,7 +160,7 @@ class LayStageController {
                             .filter(l -> l.id().equals(layerId))
                             .toList(),
                     buying,
-                    takeOffs.came(job, choice.sheet().slug(), zone.facts().colour(choice)),
+                    takeOffs.came(job, zone.facts(), choice),
                     LayerBatches.of(
                             zone.facts(),
                             layer,
