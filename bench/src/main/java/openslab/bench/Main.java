@@ -47,6 +47,7 @@ public final class Main {
                 "units",
                 n -> "Core, " + n + " units bought out of 50 sizes",
                 Map.of("100000", " (budget p99 50 ms)"));
+        growing(ManyBatches.class, "batches", n -> "Core, a floor of " + n + " batches recomputed", Map.of());
         OnTheWire.run(Path.of(args[0]));
         ApiLoad.run(Path.of(args[0]));
         ManyJobs.run(Path.of(args[0]));
