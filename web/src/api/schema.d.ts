@@ -1958,6 +1958,12 @@ export interface components {
             quantities: components["schemas"]["Named"][];
             timeFormats: components["schemas"]["Named"][];
         };
+        Chosen: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            why: string;
+        };
         ClassView: {
             name: string;
             rate: string;
@@ -2971,7 +2977,7 @@ export interface components {
             cycle?: number;
             instrument?: components["schemas"]["PapersForm"];
             /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "NEED" | "COLOUR" | "STRIKE";
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "NEED" | "METHOD" | "COLOUR" | "STRIKE";
             method?: string;
             note: string;
             place: string;
@@ -2990,7 +2996,7 @@ export interface components {
             cycle: number;
             key: string;
             /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "NEED" | "COLOUR" | "STRIKE";
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "NEED" | "METHOD" | "COLOUR" | "STRIKE";
             note: string;
             place: string;
             struck: boolean;
@@ -3012,6 +3018,11 @@ export interface components {
             /** @enum {string} */
             role: "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH";
             share: components["schemas"]["FigureView"];
+        };
+        MadeReadyPart: {
+            also?: ("DIG_BACK" | "LOOSE_OFF" | "HIGH_SPOTS" | "GAPS_CLOSED")[];
+            still?: boolean;
+            ways?: components["schemas"]["ReadyWayPart"][];
         };
         MapBand: {
             /** Format: double */
@@ -3461,8 +3472,10 @@ export interface components {
             prep: components["schemas"]["PrepReport"];
         };
         PrepReport: {
+            against: string[];
             because: string;
             byThickness: string;
+            chosen?: components["schemas"]["Chosen"];
             /** @enum {string} */
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
             method: string;
@@ -3480,6 +3493,7 @@ export interface components {
             steps: components["schemas"]["StepSheet"][];
             used: components["schemas"]["FigureView"][];
             water?: components["schemas"]["FigureView"];
+            ways: components["schemas"]["PrepWay"][];
         };
         PrepStage: {
             /** Format: int64 */
@@ -3489,6 +3503,20 @@ export interface components {
             };
             report: components["schemas"]["PrepPart"];
             sheet: components["schemas"]["PrepSheet"];
+        };
+        PrepWay: {
+            because: string;
+            chosen: boolean;
+            demands: string[];
+            dust?: components["schemas"]["FigureView"];
+            hours?: components["schemas"]["FigureView"];
+            id: string;
+            profile: string;
+            title: string;
+            tools: string[];
+            waits?: components["schemas"]["FigureView"];
+            water?: components["schemas"]["FigureView"];
+            why: string;
         };
         Price: {
             /** Format: int64 */
@@ -3613,6 +3641,16 @@ export interface components {
         };
         ReadingsForm: {
             text: string;
+        };
+        ReadyWayPart: {
+            chemical?: string;
+            manner?: ("FILM_ONLY" | "TO_STONE" | "STAYS_DAMP" | "STRIPPED" | "KEEPS_COAT")[];
+            method: string;
+            on?: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "PAVERS" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "LAMINATE" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
+            pressure?: string;
+            spread?: string;
+            strength?: string;
+            why: string;
         };
         Reason: {
             rule: string;
@@ -4102,7 +4140,7 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             key: string;
             /** @enum {string} */
-            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "NEED" | "COLOUR" | "STRIKE";
+            kind: "READING" | "GATE" | "BATCH" | "COAT" | "NOTE" | "PLACE" | "SET" | "AREA" | "BEGUN" | "DONE" | "TICK" | "NEED" | "METHOD" | "COLOUR" | "STRIKE";
             subject: string;
             why: string;
         };
@@ -4233,6 +4271,7 @@ export interface components {
         };
         SystemForm: {
             asks: string;
+            besides?: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "PAVERS" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "LAMINATE" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
             care: string;
             face: components["schemas"]["FacePart"];
             hides: ("FADED" | "STARK" | "COLOUR" | "STAINS" | "RUST" | "PATCHES" | "GROUT" | "SCRATCHES" | "PITS" | "TEXTURE" | "HUMPS" | "CRACKS" | "MOVING" | "LIPPAGE" | "JOINTS" | "SEAMS" | "DENTS" | "LOOSE" | "PONDING" | "MAT_SHADE" | "OLD_COAT" | "WET_SLAB")[];
@@ -4242,6 +4281,7 @@ export interface components {
             never: ("FADED" | "STARK" | "COLOUR" | "STAINS" | "RUST" | "PATCHES" | "GROUT" | "SCRATCHES" | "PITS" | "TEXTURE" | "HUMPS" | "CRACKS" | "MOVING" | "LIPPAGE" | "JOINTS" | "SEAMS" | "DENTS" | "LOOSE" | "PONDING" | "MAT_SHADE" | "OLD_COAT" | "WET_SLAB")[];
             note: string;
             on: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "PAVERS" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "LAMINATE" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
+            prep?: components["schemas"]["MadeReadyPart"];
             /** @enum {string} */
             rung: "RESEAL" | "RECOLOUR" | "SOLID_STAIN" | "COAT" | "RESURFACE" | "OVERLAY" | "REPLACE";
             title: string;

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { prepSheetUrl } from '../../api/client';
   import type { JobHead, PrepZone } from '../../api/types';
+  import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
   import { jobHref } from '../../app/route.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
@@ -8,6 +9,7 @@
   import Mark from '../../parts/Mark.svelte';
   import Places from '../../parts/Places.svelte';
   import SourceLine from '../../parts/SourceLine.svelte';
+  import { when } from '../../parts/time';
   import CycleLine from '../care/CycleLine.svelte';
   import PaceDialog from './PaceDialog.svelte';
   import RepairList from './RepairList.svelte';
@@ -15,6 +17,7 @@
   import StagingList from './StagingList.svelte';
   import StepRow from './StepRow.svelte';
   import WashDesk from './WashDesk.svelte';
+  import Ways from './Ways.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -29,12 +32,15 @@
     { id: 'steps', label: 'Steps' },
     { id: 'buy', label: 'To buy, and repairs' },
     { id: 'washes', label: 'Washes and dust' },
-    { id: 'others', label: 'Why not the others' },
+    { id: 'others', label: 'Other ways' },
   ];
   const prep = $derived(zone.report.prep);
   const units = $derived(job.facts.units);
   /** Tile and vinyl have no profile to be opened. */
-  const opens = $derived(prep.method === '' || prep.steps.some((s) => s.gate?.id === 'profile'));
+  const opens = $derived(
+    prep.need !== '' && (prep.method === '' || prep.steps.some((s) => s.gate?.id === 'profile')),
+  );
+  const others = $derived(zone.sheet.ways.filter((w) => !w.chosen));
   const here = $derived(prep.refused.filter((r) => !r.elsewhere));
   const elsewhere = $derived(prep.refused.filter((r) => r.elsewhere));
 
@@ -57,6 +63,24 @@
   <p class="method">{prep.title}</p>
   <div>
     <p>{prep.because}</p>
+    {#if prep.chosen}
+      <p>
+        Chosen by {prep.chosen.by}, {when(
+          new Date(prep.chosen.at),
+          job.facts.timeZone,
+          appClock.now,
+        )}: {prep.chosen.why}
+      </p>
+    {/if}
+    {#each prep.against as words (words)}
+      <p class="against"><b>Found since it was begun:</b> {words}</p>
+    {/each}
+    {#if others.length > 0}
+      <p class="soft">
+        Fits too: {others.map((w) => w.title.toLowerCase()).join(', ')}.
+        <a href={jobHref(job.id, zone.id, 'prep', 'others')}>Compare, choose another way</a>
+      </p>
+    {/if}
     {#if opens}
       <p class="soft">
         Profile asked for: <b>{prep.need}</b>. {prep.needSource.sentence} By film thickness alone the
@@ -99,6 +123,30 @@
     >
       <ShiftDesk {units} />
     </Fold>
+    <section id="at-others">
+      {#if sheet.ways.length > 0}
+        <h2>{sheet.ways.length === 1 ? 'The way that fits here' : 'Ways that fit here'}</h2>
+        <Ways {desk} {zone} />
+      {/if}
+      <h2>Why not the others</h2>
+      {#each here as refused (refused.method)}
+        <h3>{refused.title}</h3>
+        <ul>
+          {#each refused.reasons as reason (reason)}<li>{reason}</li>{/each}
+        </ul>
+      {/each}
+      {#if elsewhere.length > 0}
+        <p class="soft">
+          For other floors: {elsewhere.map((r) => r.title.toLowerCase()).join(', ')}.
+        </p>
+      {/if}
+      <SourceLine
+        source={{
+          kind: 'COMMON_PRACTICE',
+          sentence: 'Grind or etch, never both for one coat: common practice, no source.',
+        }}
+      />
+    </section>
   </div>
   <section id="at-buy">
     {#if sheet.used.length > 0}
@@ -111,24 +159,6 @@
       </dl>
     {/if}
     {#if prep.method !== ''}<RepairList repairs={sheet.repairs} />{/if}
-    <h2 id="at-others">Why not the others</h2>
-    {#each here as refused (refused.method)}
-      <h3>{refused.title}</h3>
-      <ul>
-        {#each refused.reasons as reason (reason)}<li>{reason}</li>{/each}
-      </ul>
-    {/each}
-    {#if elsewhere.length > 0}
-      <p class="soft">
-        For other floors: {elsewhere.map((r) => r.title.toLowerCase()).join(', ')}.
-      </p>
-    {/if}
-    <SourceLine
-      source={{
-        kind: 'COMMON_PRACTICE',
-        sentence: 'Grind or etch, never both for one coat: common practice, no source.',
-      }}
-    />
     <p class="soft">
       Cautions here are the usual ones. Local rules, the sheet in hand and licensed people decide.
     </p>
@@ -190,6 +220,11 @@
     color: var(--chalk);
     text-decoration: underline;
     cursor: pointer;
+  }
+
+  .against {
+    padding-inline-start: 10px;
+    border-inline-start: 4px solid var(--stop);
   }
 
   .method {

@@ -90,7 +90,7 @@ public class LayTest extends OnTheDemo {
         assertThat(order).not().containsText("Acid stain, sealed");
         main(page).getByText("Not on this floor").click();
         assertThat(line(page, "Acid stain, sealed")).containsText("mottles by nature");
-        assertThat(line(page, "Tile coat, base and clear")).containsText("floor.substrate");
+        assertThat(line(page, "Strip tile and grout, reseal")).containsText("floor.substrate");
         for (int i = 0; i < 3; i++) {
             order.getByRole(AriaRole.CHECKBOX).nth(i).check();
         }

@@ -21,6 +21,7 @@ import openslab.core.job.Mark;
 import openslab.core.job.StepReport;
 import openslab.core.job.Stratum;
 import openslab.core.job.ZoneReport;
+import openslab.core.prep.PrepAsks;
 import openslab.core.product.Exposure;
 import openslab.core.product.LayerRole;
 import openslab.core.product.ProductSheet;
@@ -348,7 +349,8 @@ public class CycleTest {
                 "Wren",
                 why,
                 patch.isEmpty() ? Optional.empty() : Optional.of(Cycle.PATCH.parse("patch", patch, UnitSystem.METRIC)),
-                List.of());
+                List.of(),
+                PrepAsks.NOTHING);
         var e = expectThrows(InvalidInput.class, () -> CycleReport.require(story.facts(), next, UnitSystem.METRIC));
         return e.faults().get(0).field();
     }
@@ -361,7 +363,15 @@ public class CycleTest {
         assertEquals(fault(new Stories().coat(1, "primer"), CycleKind.RECOAT, "", ""), "why");
         CycleReport.require(
                 new Stories().coat(1, "primer").facts(),
-                new Cycle(2, CycleKind.RECOAT, Stories.START, "Wren", "It peels", Optional.empty(), ALL),
+                new Cycle(
+                        2,
+                        CycleKind.RECOAT,
+                        Stories.START,
+                        "Wren",
+                        "It peels",
+                        Optional.empty(),
+                        ALL,
+                        PrepAsks.NOTHING),
                 UnitSystem.METRIC);
     }
 }

@@ -22,8 +22,9 @@ import openslab.core.practice.Practice;
 import openslab.core.practice.Practices;
 import openslab.core.practice.School;
 import openslab.core.prep.Condition;
+import openslab.core.prep.PrepAsks;
+import openslab.core.prep.PrepNeed;
 import openslab.core.prep.PrepPlan;
-import openslab.core.prep.ProfileNeed;
 import openslab.core.prep.SiteLimit;
 import openslab.core.prep.SiteLimits;
 import openslab.core.prep.wash.Dose;
@@ -113,7 +114,7 @@ public class PracticesTest {
         return PrepPlan.choose(
                         new Condition(
                                 Substrate.BARE_CONCRETE, Set.of(), Optional.of(false), Optional.empty(), true, false),
-                        ProfileNeed.forFilm(60),
+                        PrepNeed.forFilm(60),
                         new SiteLimits(false, true))
                 .steps();
     }
@@ -195,6 +196,7 @@ public class PracticesTest {
                 "System",
                 "",
                 Set.of(Substrate.BARE_CONCRETE),
+                Set.of(),
                 Set.of(Use.GARAGE),
                 List.of(layers),
                 Rung.values()[0],
@@ -208,6 +210,7 @@ public class PracticesTest {
                 Set.<Blemish>of(),
                 "",
                 "",
+                PrepAsks.NOTHING,
                 "");
     }
 

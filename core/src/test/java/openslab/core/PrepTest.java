@@ -23,8 +23,8 @@ import openslab.core.job.StepReport;
 import openslab.core.prep.Condition;
 import openslab.core.prep.PrepMethod;
 import openslab.core.prep.PrepMethods;
+import openslab.core.prep.PrepNeed;
 import openslab.core.prep.PrepPlan;
-import openslab.core.prep.ProfileNeed;
 import openslab.core.prep.SiteLimit;
 import openslab.core.prep.SiteLimits;
 import openslab.core.quantity.Field;
@@ -44,7 +44,7 @@ public class PrepTest {
 
     @Test(dataProvider = "profiles")
     public void thicker_films_ask_for_rougher_concrete(Cases c) {
-        var need = ProfileNeed.forFilm(Unit.MIL.toBase(c.number("film_mil")));
+        var need = PrepNeed.forFilm(Unit.MIL.toBase(c.number("film_mil")));
         assertEquals(List.of(need.min(), need.max()), List.of(c.whole("min"), c.whole("max")));
     }
 
@@ -71,8 +71,8 @@ public class PrepTest {
         return Arrays.stream(c.text(column).split(" ")).filter(w -> !w.isEmpty());
     }
 
-    private static ProfileNeed need(Cases c) {
-        return new ProfileNeed(c.whole("csp_min"), c.whole("csp_max"), Source.ours("test"));
+    private static PrepNeed need(Cases c) {
+        return new PrepNeed(c.whole("csp_min"), c.whole("csp_max"), Source.ours("test"));
     }
 
     private static PrepPlan plan(Cases c) {
@@ -91,6 +91,10 @@ public class PrepTest {
         Set<String> refused =
                 plan.refused().stream().map(PrepPlan.Refused::method).collect(Collectors.toSet());
         words(c, "refused").forEach(m -> assertTrue(refused.contains(m), m + " was not refused"));
+        assertEquals(
+                plan.fits().stream().map(f -> f.method().id()).skip(1).collect(Collectors.joining(" ")),
+                c.text("also"),
+                "what fits besides, in order");
         assertFalse(c.text("source").isBlank());
     }
 
@@ -98,7 +102,7 @@ public class PrepTest {
     public void every_other_method_is_refused_with_reasons(Cases c) {
         PrepPlan plan = plan(c);
         Set<String> told = plan.refused().stream().map(PrepPlan.Refused::method).collect(Collectors.toSet());
-        plan.method().ifPresent(m -> told.add(m.id()));
+        plan.fits().forEach(f -> assertTrue(told.add(f.method().id()), "it fits, and is not refused"));
         assertEquals(told, PrepMethods.ALL.stream().map(PrepMethod::id).collect(Collectors.toSet()));
         plan.refused().forEach(r -> assertFalse(r.reasons().isEmpty(), r.method()));
     }
@@ -132,9 +136,9 @@ public class PrepTest {
     /** SSPC-SP 13/NACE No. 6 for the pH (from memory): rinse water 7.0 accepts 6.0–9.0. The rest is common practice. */
     @Test(dataProvider = "gates")
     public void a_gate_passes_what_it_says(String id, String values, boolean passes) {
-        var need = new ProfileNeed(2, 3, Source.ours("test"));
-        Condition any =
-                Condition.of(new Stories().facts().survey(), Substrate.BARE_CONCRETE, Ground.BARE, Optional.empty());
+        var need = new PrepNeed(2, 3, Source.ours("test"));
+        Condition any = Condition.of(
+                new Stories().facts().survey(), Substrate.BARE_CONCRETE, Ground.BARE, Optional.empty(), true, Set.of());
         Gate gate = PrepMethods.ALL.stream()
                 .flatMap(m -> m.steps(any, need).stream())
                 .flatMap(s -> s.gate().stream())
@@ -209,7 +213,7 @@ public class PrepTest {
                     Removal said = Removal.of(film, substrate, shows);
                     var condition =
                             new Condition(substrate, Set.of(film), Optional.of(true), Optional.empty(), true, false);
-                    var need = new ProfileNeed(csp, 3, Source.ours("test"));
+                    var need = new PrepNeed(csp, 3, Source.ours("test"));
                     PrepPlan plan = PrepPlan.choose(condition, need, new SiteLimits(true, true));
                     String at = film + " on " + substrate + ", CSP " + csp + ": "
                             + plan.method().map(PrepMethod::id);
@@ -260,12 +264,12 @@ public class PrepTest {
         for (int i = 0; i < TRIALS; i++) {
             Condition condition = condition(random);
             int min = 1 + random.nextInt(6);
-            var need = new ProfileNeed(min, Math.min(10, min + 1 + random.nextInt(4)), Source.ours("test"));
+            var need = new PrepNeed(min, Math.min(10, min + 1 + random.nextInt(4)), Source.ours("test"));
             var site = site(random);
             PrepPlan plan = PrepPlan.choose(condition, need, site);
             String which = condition + " " + need.text() + " " + site;
             plan.refused().forEach(r -> assertFalse(r.reasons().isEmpty(), which));
-            assertEquals(plan.refused().size() + (plan.method().isPresent() ? 1 : 0), PrepMethods.ALL.size(), which);
+            assertEquals(plan.refused().size() + plan.fits().size(), PrepMethods.ALL.size(), which);
             if (plan.method().isEmpty()) {
                 assertTrue(plan.steps().isEmpty() && plan.because().contains("refused"), which);
                 continue;
@@ -293,7 +297,7 @@ public class PrepTest {
                     .forEach(d -> assertTrue(
                             PROOFS.get(d).stream().anyMatch(gates::contains),
                             d + " is proved gone by none of " + gates + " " + which));
-            assertEquals(method.isFor(Ground.BARE), !condition.ground().isFilm(), which);
+            assertTrue(method.elsewhere(condition, need).isEmpty(), which);
             // on what is only washed nothing goes, whatever is left there
             if (!method.looksAgain() && condition.ground() != Ground.FILM_KEPT) {
                 assertTrue(
@@ -356,11 +360,11 @@ public class PrepTest {
                     Optional.empty(),
                     true,
                     false);
-            List<Step> steps = method.steps(any, new ProfileNeed(1, 3, Source.ours("test")));
+            List<Step> steps = method.steps(any, new PrepNeed(1, 3, Source.ours("test")));
             assertTrue(
                     steps.size() >= 4 && steps.stream().anyMatch(s -> s.gate().isPresent()), method.id());
-            assertFalse(method.because(any, new ProfileNeed(1, 3, Source.ours("test")))
-                    .isBlank());
+            assertFalse(
+                    method.because(any, new PrepNeed(1, 3, Source.ours("test"))).isBlank());
             steps.forEach(s -> assertFalse(s.why().isBlank() || s.does().isBlank(), s.title()));
         }
     }
@@ -383,12 +387,12 @@ public class PrepTest {
     /** A limit refuses every method that demands what it forbids, in words that say what and why; and no other. */
     @Test(dataProvider = "limits")
     public void a_limit_refuses_what_demands_what_it_forbids(SiteLimit limit) {
-        var need = new ProfileNeed(1, 3, Source.ours("test"));
+        var need = new PrepNeed(1, 3, Source.ours("test"));
         var free = PrepPlan.choose(BARE, need, new SiteLimits(true, true));
         var limited = PrepPlan.choose(BARE, need, new SiteLimits(true, true, Set.of(limit)));
         for (PrepMethod method : PrepMethods.ALL) {
             boolean forbidden = method.about().demands().stream().anyMatch(limit.forbids()::contains)
-                    && method.elsewhere(BARE).isEmpty();
+                    && method.elsewhere(BARE, need).isEmpty();
             List<String> said = reasons(limited, method.id());
             boolean told = said.stream().anyMatch(r -> r.contains(limit.because()));
             if (method.id().equals("clean-and-test")) {
@@ -404,7 +408,7 @@ public class PrepTest {
 
     @Test
     public void dust_and_wash_water_refuse_as_they_did() {
-        var need = new ProfileNeed(1, 3, Source.ours("test"));
+        var need = new PrepNeed(1, 3, Source.ours("test"));
         var dry = PrepPlan.choose(BARE, need, new SiteLimits(true, false));
         assertTrue(reasons(dry, "etch").stream().anyMatch(r -> r.contains("wash water")));
         assertEquals(dry.method().orElseThrow().id(), "grind");
@@ -416,7 +420,7 @@ public class PrepTest {
     /** A profile that somebody compared opens the way for a wash; one that is too smooth closes it. */
     @Test
     public void a_wash_is_enough_where_the_concrete_is_rough_already() {
-        var need = new ProfileNeed(2, 3, Source.ours("test"));
+        var need = new PrepNeed(2, 3, Source.ours("test"));
         var site = new SiteLimits(false, true);
         assertTrue(PrepPlan.choose(BARE, need, site).method().isEmpty());
         var rough = new Condition(Substrate.BARE_CONCRETE, Set.of(), Optional.of(false), Optional.of(2.0), true, false);

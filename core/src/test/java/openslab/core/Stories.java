@@ -75,6 +75,7 @@ public final class Stories {
     private Optional<Double> planSlabC = Optional.empty();
     private Crew crew = Crew.DEFAULT;
     private String id = "zone";
+    private String method = "";
     private final List<Cycle> cycles = new ArrayList<>(List.of(Cycle.first(epoxyWithFlake())));
 
     public static List<LayerChoice> epoxyWithFlake() {
@@ -183,7 +184,7 @@ public final class Stories {
 
     public Stories layers(List<LayerChoice> chosen) {
         Cycle c = cycles.remove(cycles.size() - 1);
-        cycles.add(new Cycle(c.number(), c.kind(), c.began(), c.by(), c.why(), c.patch(), chosen));
+        cycles.add(new Cycle(c.number(), c.kind(), c.began(), c.by(), c.why(), c.patch(), chosen, c.asks()));
         return this;
     }
 
@@ -214,7 +215,8 @@ public final class Stories {
                 "Wren",
                 "",
                 patch.isEmpty() ? Optional.empty() : Optional.of(Cycle.PATCH.parse("patch", patch, UnitSystem.METRIC)),
-                layers));
+                layers,
+                cycles.get(cycles.size() - 1).asks()));
         return this;
     }
 
@@ -235,8 +237,8 @@ public final class Stories {
     }
 
     public Stories gate(double hours, String gate, String values) {
-        return entry(
-                LogEntry.Kind.GATE, gate, "", hours, KnownGates.fields(gate).orElseThrow(), values);
+        return byMethod(entry(
+                LogEntry.Kind.GATE, gate, "", hours, KnownGates.fields(gate).orElseThrow(), values));
     }
 
     /** All of it is on, and where no batch was logged it took what its sheet says. */
@@ -402,14 +404,34 @@ public final class Stories {
         return entry(LogEntry.Kind.BEGUN, step, "", hours, List.of(), "");
     }
 
+    /** The way of preparing that somebody chose, and why. */
+    public Stories method(double hours, String id, String why) {
+        log.add(new LogEntry(
+                "method " + log.size(), LogEntry.Kind.METHOD, id, "", moment(hours), "Wren", why, Map.of()));
+        return this;
+    }
+
     public Stories done(double hours, String step, String values) {
-        return entry(
+        return byMethod(entry(
                 LogEntry.Kind.DONE,
                 step,
                 "",
                 hours,
                 KnownWorks.ofStep("step", step).doneFields(),
-                values);
+                values));
+    }
+
+    /** What is done and tested from now on is done by this method, as the log keeps it. */
+    public Stories by(String id) {
+        method = id;
+        return this;
+    }
+
+    private Stories byMethod(Stories told) {
+        if (!method.isEmpty()) {
+            log.add(log.remove(log.size() - 1).doneFor(method));
+        }
+        return told;
     }
 
     public Stories tick(double hours, String thing) {

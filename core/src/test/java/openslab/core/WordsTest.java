@@ -12,8 +12,8 @@ import openslab.core.course.Step;
 import openslab.core.floor.Substrate;
 import openslab.core.prep.Condition;
 import openslab.core.prep.Demand;
+import openslab.core.prep.PrepNeed;
 import openslab.core.prep.PrepPlan;
-import openslab.core.prep.ProfileNeed;
 import openslab.core.prep.SiteLimit;
 import openslab.core.prep.SiteLimits;
 import openslab.core.quantity.Show;
@@ -82,7 +82,7 @@ public class WordsTest {
         }
         var condition =
                 new Condition(Substrate.BARE_CONCRETE, found, Optional.of(false), Optional.empty(), true, false);
-        return PrepPlan.choose(condition, new ProfileNeed(cspMin, 5, Source.ours("test")), new SiteLimits(dust, true));
+        return PrepPlan.choose(condition, new PrepNeed(cspMin, 5, Source.ours("test")), new SiteLimits(dust, true));
     }
 
     @Test
@@ -110,12 +110,9 @@ public class WordsTest {
         assertTrue(plan(true, false, 3, true).because().contains("film under a bonded system is ground off"));
         assertTrue(plan(false, false, 3, true).because().contains("CSP 3 to 5"));
         assertEquals(plan(false, false, 4, false).because(), "Every method is refused here; see why.");
-        var refused = plan(false, false, 1, true).refused();
-        assertTrue(
-                refused.stream()
-                        .filter(r -> r.method().equals("etch"))
-                        .anyMatch(r -> r.reasons().get(0).contains("never both for one coat")),
-                refused.toString());
+        assertTrue(plan(false, false, 1, true).fits().stream()
+                .filter(f -> f.method().id().equals("etch"))
+                .anyMatch(f -> f.because().contains("without dust")));
     }
 
     @DataProvider

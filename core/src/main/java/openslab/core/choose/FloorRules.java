@@ -13,6 +13,7 @@ import openslab.core.quantity.Source;
 /** What the floor says itself, whoever wants what. */
 final class FloorRules {
     static final String SUBSTRATE = "floor.substrate";
+    static final String BESIDES = "floor.besides";
     static final String SHEET = "floor.sheet";
     static final String USE = "floor.use";
     static final String WEATHER = "floor.weather";
@@ -34,6 +35,14 @@ final class FloorRules {
                     offer.candidate().sheets().get(0).name() + " is not for "
                             + Show.lower(offer.substrate().label()) + ".",
                     Source.sheet("of the first coat")));
+        }
+        if (offer.system().besides().contains(offer.substrate())) {
+            reasons.add(new Reason(
+                    BESIDES,
+                    Reason.Stance.AGAINST,
+                    "Made for other floors first; on "
+                            + Show.lower(offer.substrate().label()) + " others are usual.",
+                    Source.commonPractice("what each system is usually laid on")));
         }
         if (offer.use() != Use.UNSAID && !offer.system().uses().contains(offer.use())) {
             reasons.add(new Reason(

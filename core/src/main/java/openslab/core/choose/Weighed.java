@@ -16,11 +16,11 @@ public record Weighed(Offer offer, Verdict verdict, List<Reason> reasons) {
     private static final String STOPPED = "floor.";
 
     /**
-     * The order of offers: those that nothing refuses first; then those that are meant for the use; then by how much stands against
+     * The order of offers: those that nothing refuses first; then those that are made for the floor and meant for the use; then by how much stands against
      * them, by what the floor says, by what it costs, by how long it closes the floor.
      */
     public static final Comparator<Weighed> ORDER = Comparator.comparing(Weighed::isRefused)
-            .thenComparing(w -> !w.isMeantForTheUse())
+            .thenComparing(w -> !w.isMadeForIt())
             .thenComparing(Weighed::unmet)
             .thenComparing(Weighed::verdict)
             .thenComparing(w -> w.offer.face().money())
@@ -48,8 +48,9 @@ public record Weighed(Offer offer, Verdict verdict, List<Reason> reasons) {
         return reasons.stream().filter(r -> r.stance() == stance).toList();
     }
 
-    private boolean isMeantForTheUse() {
-        return reasons.stream().noneMatch(r -> r.rule().equals(FloorRules.USE));
+    private boolean isMadeForIt() {
+        return reasons.stream()
+                .noneMatch(r -> r.rule().equals(FloorRules.USE) || r.rule().equals(FloorRules.BESIDES));
     }
 
     public boolean isRefused() {

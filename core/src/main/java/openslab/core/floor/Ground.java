@@ -4,6 +4,8 @@ package openslab.core.floor;
 public enum Ground {
     /** The floor itself, or what has to come off it first. */
     BARE,
+    /** The film of an earlier cycle comes off, or was there where the floor is patched: nobody has to find out what it is. */
+    COMES_OFF,
     /** The film of an earlier cycle stays, and nothing goes on it. */
     FILM_KEPT,
     /** The film of an earlier cycle stays, and the same sheet goes on it. */
@@ -15,6 +17,6 @@ public enum Ground {
 
     /** Whether a film stays between the floor and whatever goes on. */
     public boolean isFilm() {
-        return this != BARE;
+        return this != BARE && this != COMES_OFF;
     }
 }

@@ -184,8 +184,12 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
         Met meet(Candidate candidate, List<Asked> asked) {
             Survey.Weighed judged = zone.survey()
                     .weigh(site(BuildUp.limitsOf(candidate.sheets()).orElse(Limits.NONE)), doubts);
-            PrepPlan plan =
-                    PrepLog.plan(zone, BuildUp.of(candidate.sheets(), units).profileNeed(), units);
+            PrepPlan plan = PrepLog.plan(
+                    zone,
+                    BuildUp.of(candidate.sheets(), units)
+                            .profileNeed()
+                            .asking(candidate.system().prep()),
+                    units);
             var offer = new Offer(candidate, zone.substrate(), zone.use(), zone.exposure(), closed(candidate, plan));
             List<Finding> stops = judged.findings().stream()
                     .filter(f -> f.verdict() == Verdict.STOP && !stopsAll.contains(f.rule()))

@@ -18,6 +18,7 @@ import openslab.core.course.Gate;
 import openslab.core.course.Staging;
 import openslab.core.course.Step;
 import openslab.core.prep.Gates;
+import openslab.core.prep.PrepNeed;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
@@ -118,6 +119,7 @@ public final class Conduct {
         return switch (e.kind()) {
             case READING, AREA, PLACE, SET -> true;
             case COAT -> e.cycle() < zone.cycle().number();
+            case METHOD -> true;
             case GATE -> e.subject().equals(Gates.PATCH);
             default -> false;
         };
@@ -130,8 +132,12 @@ public final class Conduct {
         return this;
     }
 
+    private PrepNeed need() {
+        return PrepLog.need(zone, buildUp);
+    }
+
     private PrepLog.Run run(ZoneFacts then) {
-        return then == zone && today.isPresent() ? today.get() : PrepLog.run(then, buildUp.profileNeed(), system);
+        return then == zone && today.isPresent() ? today.get() : PrepLog.run(then, need(), system);
     }
 
     /** How many of {@code sorted} are not after {@code at}. */
@@ -209,6 +215,7 @@ public final class Conduct {
                 switch (e.kind()) {
                     case COAT -> coat(e);
                     case BATCH -> batch(e);
+                    case METHOD -> changed(e).stream().toList();
                     case BEGUN, DONE, GATE -> layer(e).map(l -> laying(e, l)).orElseGet(() -> deed(e));
                     default -> List.of();
                 });
@@ -447,7 +454,7 @@ public final class Conduct {
     }
 
     private Optional<Finding> unprepared(PrepLog.Run run) {
-        PrepReport prep = PrepReport.of(run, buildUp.profileByThickness(), system);
+        PrepReport prep = PrepReport.of(run, buildUp.profileByThickness(), zone, system);
         if (prep.mark() == Mark.DONE) {
             return Optional.empty();
         }
@@ -510,7 +517,22 @@ public final class Conduct {
 
     /** How everything went by the plan of that hour. A course is read in order: what comes after a deed makes it fit no better. */
     private PrepLog.Run done(ZoneFacts all, LogEntry e) {
-        return PrepLog.run(all, PrepLog.planFor(zone.asOf(e.at()), e, buildUp.profileNeed(), system), system);
+        return PrepLog.run(all, PrepLog.planFor(zone.asOf(e.at()), e, need(), system), system);
+    }
+
+    /** Another way than the one that was begun. */
+    private Optional<Finding> changed(LogEntry e) {
+        return PrepLog.begun(zone.asOf(e.at().minusMillis(1)), need(), system)
+                .filter(b -> !b.method().id().equals(e.subject()))
+                .map(b -> Finding.of("method-changed")
+                        .measured(Show.lower(b.method().title()) + " was begun")
+                        .needed(
+                                "one way for one coat, chosen before it is begun",
+                                Source.commonPractice("grind or etch, never both for one coat"))
+                        .hold(
+                                "another way than was begun",
+                                "What one way left is not what the other starts from.",
+                                "Say why, and look at the floor again before the new way is begun."));
     }
 
     private static Finding misfit(Course.Misfit m, Course course) {

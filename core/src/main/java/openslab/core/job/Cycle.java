@@ -3,6 +3,7 @@ package openslab.core.job;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.prep.PrepAsks;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.Value;
@@ -16,6 +17,7 @@ import openslab.core.quantity.Value;
  * @param why in somebody's words; may be empty
  * @param patch how much of the floor a repair takes; empty where it is all of it
  * @param layers what goes on in it, from the slab upward; empty where nothing does
+ * @param asks what the system that they are of says of how the floor is made ready
  */
 public record Cycle(
         int number,
@@ -24,7 +26,8 @@ public record Cycle(
         String by,
         String why,
         Optional<Value> patch,
-        List<LayerChoice> layers) {
+        List<LayerChoice> layers,
+        PrepAsks asks) {
     /** How much a repair takes, as it is keyed in. */
     public static final Field PATCH =
             Field.quantity("patch", "Patch", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.01, 100_000, "less than the zone");
@@ -35,6 +38,6 @@ public record Cycle(
 
     /** The first: everything goes on. */
     public static Cycle first(List<LayerChoice> layers) {
-        return new Cycle(1, CycleKind.COAT, Instant.EPOCH, "", "", Optional.empty(), layers);
+        return new Cycle(1, CycleKind.COAT, Instant.EPOCH, "", "", Optional.empty(), layers, PrepAsks.NOTHING);
     }
 }

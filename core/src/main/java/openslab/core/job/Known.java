@@ -1,6 +1,7 @@
 package openslab.core.job;
 
 import java.util.List;
+import openslab.core.prep.PrepMethods;
 import openslab.core.quantity.Field;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.area.Defect;
@@ -21,6 +22,7 @@ final class Known {
                 TestMethods.find(e.subject()).flatMap(TestMethod::setOut).isPresent();
             case AREA -> Defect.find(e.subject()).isPresent();
             case GATE -> KnownGates.fields(e.subject()).map(f -> has(e, f)).orElse(false);
+            case METHOD -> PrepMethods.find(e.subject()).isPresent();
             case PLACE -> has(e, LogEntry.PLACE_FIELDS);
             default -> true;
         };

@@ -71,6 +71,8 @@ public record LogEntry(
         TICK,
         /** What somebody needs of the floor; a later one counts instead of it. */
         NEED,
+        /** The way of preparing that somebody chose, and why; a later one counts instead of it. */
+        METHOD,
         /** What came for a layer: its colour, and whose. */
         COLOUR,
         STRIKE

@@ -6,7 +6,9 @@ import java.util.stream.Stream;
 import openslab.core.course.Course;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.Shapes2D;
+import openslab.core.prep.PrepPlan;
 import openslab.core.quantity.Dimension;
+import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.InvalidInput.Fault;
 import openslab.core.quantity.Show;
@@ -37,6 +39,10 @@ public final class LogGuard {
                         requireOnFloor(zone, entry, system);
                         yield List.of();
                     }
+                    case METHOD -> {
+                        requireFit(zone, entry, system);
+                        yield List.of();
+                    }
                     case GATE, BEGUN, DONE -> oddities(zone, entry, system);
                     default -> List.of();
                 };
@@ -57,6 +63,25 @@ public final class LogGuard {
                                 .filter(f -> f.verdict().compareTo(Verdict.HOLD) >= 0)
                                 .map(f -> f.brief() + " (" + f.measured() + "; asked: " + f.needed() + ")")
                                 .collect(Collectors.joining("; ")));
+    }
+
+    /** A way of preparing is chosen among those that nothing stands against, with the reason for it. */
+    private static void requireFit(ZoneFacts zone, LogEntry entry, UnitSystem system) {
+        PrepPlan plan = PrepLog.plan(zone, PrepLog.need(zone, system), system);
+        var faults = new Faults();
+        List<String> ids = plan.fits().stream().map(f -> f.method().id()).toList();
+        if (!ids.contains(entry.subject())) {
+            faults.add(
+                    "subject",
+                    entry.subject(),
+                    ids.isEmpty()
+                            ? "nothing: every way of preparing is refused here"
+                            : "a way that fits here: " + String.join(", ", ids));
+        }
+        if (entry.note().isBlank()) {
+            faults.add("note", null, "the reason why it is done this way");
+        }
+        faults.check();
     }
 
     private static void requireOnFloor(ZoneFacts zone, LogEntry entry, UnitSystem system) {

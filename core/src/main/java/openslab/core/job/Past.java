@@ -76,7 +76,8 @@ public final class Past {
 
     Ground ground() {
         return switch (now.kind()) {
-            case COAT, REPAIR, RECOAT -> Ground.BARE;
+            case COAT -> Ground.BARE;
+            case REPAIR, RECOAT -> film.isEmpty() ? Ground.BARE : Ground.COMES_OFF;
             // what is not on yet goes on its own build-up
             case CLEAN -> film.isEmpty() ? Ground.BARE : now.layers().isEmpty() ? Ground.FILM_KEPT : Ground.OWN_FILM;
             case RESEAL -> !isTheSame() ? Ground.OTHER_FILM : melts() ? Ground.OWN_FILM_MELTS : Ground.OWN_FILM;

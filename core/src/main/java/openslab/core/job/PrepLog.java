@@ -1,5 +1,7 @@
 package openslab.core.job;
 
+import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -14,8 +16,8 @@ import openslab.core.prep.Condition;
 import openslab.core.prep.Gates;
 import openslab.core.prep.PrepMethod;
 import openslab.core.prep.PrepMethods;
+import openslab.core.prep.PrepNeed;
 import openslab.core.prep.PrepPlan;
-import openslab.core.prep.ProfileNeed;
 import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.repair.Repair;
 import openslab.core.prep.repair.Repairs;
@@ -23,6 +25,7 @@ import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
 import openslab.core.prep.wash.Ratio;
 import openslab.core.prep.wash.WashMix;
+import openslab.core.product.Exposure;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.area.Defect;
@@ -55,16 +58,83 @@ final class PrepLog {
     }
 
     /** What the zone's build-up asks of the profile. */
-    static ProfileNeed need(ZoneFacts zone, UnitSystem system) {
-        return BuildUp.of(zone.sheets(), system).profileNeed();
+    static PrepNeed need(ZoneFacts zone, UnitSystem system) {
+        return need(zone, BuildUp.of(zone.sheets(), system));
     }
 
-    static PrepPlan plan(ZoneFacts zone, ProfileNeed need, UnitSystem system) {
-        return whole(PrepPlan.choose(condition(zone), need, zone.site()), zone, system);
+    /** What a build-up asks, and the system that the zone's cycle is of. */
+    static PrepNeed need(ZoneFacts zone, BuildUp buildUp) {
+        return buildUp.profileNeed().asking(zone.cycle().asks());
+    }
+
+    static PrepPlan plan(ZoneFacts zone, PrepNeed need, UnitSystem system) {
+        Condition now = condition(zone);
+        PrepPlan chosen = PrepPlan.choose(
+                now, need, zone.site(), wanted(zone).map(LogEntry::subject).orElse(""));
+        PrepPlan plan = begun(zone, need, system)
+                .map(b -> chosen.goingOn(b.method(), conditionAt(zone, b.from()), now, zone.site()))
+                .orElse(chosen);
+        return whole(plan, zone, system);
+    }
+
+    /** The way that somebody chose last in this cycle; empty where nobody did. */
+    static Optional<LogEntry> wanted(ZoneFacts zone) {
+        return zone.unstruck().stream()
+                .filter(e -> e.kind() == LogEntry.Kind.METHOD)
+                .reduce((a, b) -> b.at().isBefore(a.at()) ? a : b);
+    }
+
+    /** A method that is being done. @param from when its first step was done or tested */
+    record Begun(PrepMethod method, Instant from) {}
+
+    /**
+     * The method that was begun in this cycle, and not changed for another since. A walk does not undo what was done by it; what only
+     * makes the floor another one is over once its gates are through.
+     */
+    static Optional<Begun> begun(ZoneFacts zone, PrepNeed need, UnitSystem system) {
+        Optional<Instant> changed = wanted(zone).map(LogEntry::at);
+        List<LogEntry> done = zone.unstruck().stream()
+                .filter(e -> !e.method().isEmpty() && e.layer().isEmpty())
+                .filter(e -> changed.map(at -> !e.at().isBefore(at)).orElse(true))
+                .toList();
+        return done.stream()
+                .reduce((a, b) -> b.at().isBefore(a.at()) ? a : b)
+                .flatMap(last -> PrepMethods.find(last.method()))
+                .map(m -> new Begun(m, first(done, m.id())))
+                .filter(b -> !b.method().looksAgain() || !isThrough(zone, b, need, system));
+    }
+
+    private static Instant first(List<LogEntry> done, String method) {
+        return done.stream()
+                .filter(e -> e.method().equals(method))
+                .map(LogEntry::at)
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+    }
+
+    private static boolean isThrough(ZoneFacts zone, Begun b, PrepNeed need, UnitSystem system) {
+        PrepPlan plan = whole(PrepPlan.by(b.method(), conditionAt(zone, b.from()), need), zone, system);
+        return run(zone, plan, system).course().turns().stream()
+                .filter(t -> t.step().gate().isPresent())
+                .allMatch(Course.Turn::isThrough);
     }
 
     private static Condition condition(ZoneFacts zone) {
-        return Condition.of(zone.survey(), zone.substrate(), zone.ground(), zone.concreteAgeMin());
+        return Condition.of(
+                zone.survey(),
+                zone.substrate(),
+                zone.ground(),
+                zone.concreteAgeMin(),
+                zone.exposure() == Exposure.INDOORS,
+                zone.ownSigns());
+    }
+
+    /** The floor as it was known then. */
+    private static Condition conditionAt(ZoneFacts zone, Instant at) {
+        boolean learnt = zone.unstruck().stream()
+                .anyMatch(e ->
+                        e.at().isAfter(at) && (e.kind() == LogEntry.Kind.READING || e.kind() == LogEntry.Kind.AREA));
+        return condition(learnt ? zone.asOf(at) : zone);
     }
 
     /** With everything that the zone brings to it, whichever method it is. */
@@ -74,7 +144,8 @@ final class PrepLog {
                         .flatMap(r -> r.steps().stream())
                         .toList())
                 .patched(squares(zone));
-        PrepPlan masked = masking(zone).map(plan::beforeLast).orElse(plan);
+        PrepPlan asked = plan.extras(zone.exposure() == Exposure.INDOORS);
+        PrepPlan masked = masking(zone).map(asked::masked).orElse(asked);
         var practices = zone.settings().practices();
         return masked.in(practices.prepared(masked.steps(), zone.surroundings()));
     }
@@ -91,7 +162,7 @@ final class PrepLog {
     /** A plan, and how it went. */
     record Run(PrepPlan plan, Course course) {}
 
-    static Run run(ZoneFacts zone, ProfileNeed need, UnitSystem system) {
+    static Run run(ZoneFacts zone, PrepNeed need, UnitSystem system) {
         PrepPlan plan = plan(zone, need, system);
         return run(zone, plan, system);
     }
@@ -100,11 +171,25 @@ final class PrepLog {
         return run(zone, need(zone, system), system).course().turns();
     }
 
+    /** What another method would do here. */
+    static PrepPlan by(PrepMethod method, ZoneFacts zone, PrepNeed need, UnitSystem system) {
+        return whole(PrepPlan.by(method, condition(zone), need), zone, system);
+    }
+
     /** By the method that an entry was done for; as the zone has it where the entry does not say. */
-    static PrepPlan planFor(ZoneFacts zone, LogEntry e, ProfileNeed need, UnitSystem system) {
+    static PrepPlan planFor(ZoneFacts zone, LogEntry e, PrepNeed need, UnitSystem system) {
         return PrepMethods.find(e.method())
-                .map(m -> whole(PrepPlan.by(m, condition(zone), need), zone, system))
+                .map(m -> whole(PrepPlan.by(m, conditionAt(zone, since(zone, e)), need), zone, system))
                 .orElseGet(() -> plan(zone, need, system));
+    }
+
+    /** When the method that an entry was done for was begun. */
+    private static Instant since(ZoneFacts zone, LogEntry e) {
+        return zone.unstruck().stream()
+                .filter(d -> d.layer().isEmpty() && d.method().equals(e.method()))
+                .map(LogEntry::at)
+                .min(Comparator.naturalOrder())
+                .orElse(e.at());
     }
 
     /** How everything that was logged went by a plan. */
@@ -127,9 +212,11 @@ final class PrepLog {
     }
 
     /** The same entry, and the method that it is done for: nothing where it holds whatever the method. */
-    static LogEntry withMethod(ZoneFacts zone, LogEntry e, ProfileNeed need, UnitSystem system) {
+    static LogEntry withMethod(ZoneFacts zone, LogEntry e, PrepNeed need, UnitSystem system) {
         Optional<PrepMethod> method = plan(zone, need, system).method();
-        boolean own = method.map(m -> m.steps(condition(zone), need).stream().anyMatch(s -> isOf(e, s)))
+        Condition then =
+                begun(zone, need, system).map(b -> conditionAt(zone, b.from())).orElseGet(() -> condition(zone));
+        boolean own = method.map(m -> m.steps(then, need).stream().anyMatch(s -> isOf(e, s)))
                 .orElse(false);
         return own ? e.doneFor(method.get().id()) : e;
     }

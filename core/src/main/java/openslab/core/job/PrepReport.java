@@ -1,11 +1,12 @@
 package openslab.core.job;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.course.Course;
 import openslab.core.prep.PrepMethod;
+import openslab.core.prep.PrepNeed;
 import openslab.core.prep.PrepPlan;
-import openslab.core.prep.ProfileNeed;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
 
@@ -13,7 +14,10 @@ import openslab.core.quantity.UnitSystem;
  * The preparation of a zone and how far it is.
  *
  * @param method empty when every method is refused
+ * @param need the profile that is asked for; empty on floors that have none
  * @param byThickness what the published table asks for a film this thick, beside what the sheets ask
+ * @param chosen empty where nobody chose it: the best of what fits
+ * @param against what stands against going on with the method that was begun; empty once it is through
  * @param steps as they were done, and what a failed gate made anybody do again; what is left at the end
  */
 public record PrepReport(
@@ -25,7 +29,11 @@ public record PrepReport(
         String byThickness,
         List<StepReport> steps,
         List<PrepPlan.Refused> refused,
+        List<String> against,
+        Optional<Chosen> chosen,
         Mark mark) {
+    /** Who chose the way, and why. */
+    public record Chosen(String by, Instant at, String why) {}
 
     /** Whether it opens a surface to a profile: tile and vinyl have none. */
     public boolean opens() {
@@ -48,29 +56,43 @@ public record PrepReport(
         return open().stream().filter(s -> s.ready().isPresent()).findFirst();
     }
 
-    static PrepReport of(PrepLog.Run run, ProfileNeed byThickness, UnitSystem system) {
+    static PrepReport of(PrepLog.Run run, PrepNeed byThickness, ZoneFacts zone, UnitSystem system) {
+        boolean profiled = zone.isProfiled();
         PrepPlan plan = run.plan();
-        ProfileNeed need = plan.need();
+        PrepNeed need = plan.need();
         Course course = run.course();
         return new PrepReport(
                 plan.method().map(PrepMethod::id).orElse(""),
                 plan.method().map(PrepMethod::title).orElse("No method fits"),
                 plan.because(),
-                need.text(),
+                profiled ? need.text() : "",
                 need.source(),
-                byThickness.text(),
+                profiled ? byThickness.text() : "",
                 course.turns().stream().map(t -> StepReport.of(t, system)).toList(),
                 plan.refused(),
+                isThrough(course) ? List.of() : plan.against(),
+                PrepLog.wanted(zone)
+                        .filter(e -> plan.method()
+                                .map(m -> m.id().equals(e.subject()))
+                                .orElse(false))
+                        .map(e -> new Chosen(e.by(), e.at(), e.note())),
                 mark(plan, course));
     }
 
-    private static Mark mark(PrepPlan plan, Course course) {
-        if (plan.method().isEmpty() || course.isRepeating()) {
-            return Mark.HOLD;
-        }
+    /** Whether every gate there is has passed. */
+    private static boolean isThrough(Course course) {
         List<Course.Turn> gated =
                 course.turns().stream().filter(t -> t.step().gate().isPresent()).toList();
-        if (!gated.isEmpty() && gated.stream().allMatch(Course.Turn::isThrough)) {
+        return !gated.isEmpty() && gated.stream().allMatch(Course.Turn::isThrough);
+    }
+
+    private static Mark mark(PrepPlan plan, Course course) {
+        if (plan.method().isEmpty()
+                || course.isRepeating()
+                || !isThrough(course) && !plan.against().isEmpty()) {
+            return Mark.HOLD;
+        }
+        if (isThrough(course)) {
             return plan.method().get().looksAgain() ? Mark.HOLD : Mark.DONE;
         }
         boolean begun = course.turns().stream()

@@ -32,6 +32,7 @@ import openslab.core.quantity.Worksheet;
  * @param steps of the plan, each once
  * @param repairs among them, with their quantities
  * @param hours of one person, all steps together
+ * @param ways every one that fits here, the best first, and what each would take
  * @param used up of every consumable, all steps together
  */
 public record PrepSheet(
@@ -41,7 +42,8 @@ public record PrepSheet(
         Optional<Figure> hours,
         Optional<Figure> dust,
         Optional<Figure> water,
-        List<Figure> used) {
+        List<Figure> used,
+        List<PrepWay> ways) {
     /**
      * What one step takes.
      *
@@ -80,13 +82,7 @@ public record PrepSheet(
         PrepPlan plan = PrepLog.plan(zone, PrepLog.need(zone, system), system);
         Staging staging = Staging.of(plan.steps(), PrepLog.ticks(zone), now);
         List<Ladder.Square> squares = PrepLog.squares(zone);
-        Extent extent = PrepLog.extent(zone, system);
-        boolean indoors = zone.exposure() == Exposure.INDOORS;
-        List<Effort> efforts = Effort.inOneShift(
-                plan.steps().stream()
-                        .map(s -> Effort.of(s.work(), s.amount(extent), indoors, paces, system))
-                        .toList(),
-                system);
+        List<Effort> efforts = efforts(zone, plan, paces, system);
         var sheets = new ArrayList<StepSheet>();
         for (int i = 0; i < plan.steps().size(); i++) {
             Step step = plan.steps().get(i);
@@ -116,33 +112,45 @@ public record PrepSheet(
                                 .toList()
                         : List.of(),
                 staging.things(),
-                hours(sheets, system),
-                sum("dust", sheets, Effort::dust, system),
-                sum("water to pick up", sheets, Effort::water, system),
-                used(sheets, system));
+                hours(efforts, system),
+                sum("dust", efforts, Effort::dust, system),
+                sum("water to pick up", efforts, Effort::water, system),
+                used(efforts, system),
+                PrepWay.all(zone, plan, paces, system));
     }
 
-    private static Optional<Figure> hours(List<StepSheet> sheets, UnitSystem system) {
-        if (sheets.isEmpty()) {
+    /** What each step of a plan takes. */
+    static List<Effort> efforts(ZoneFacts zone, PrepPlan plan, Paces paces, UnitSystem system) {
+        Extent extent = PrepLog.extent(zone, system);
+        boolean indoors = zone.exposure() == Exposure.INDOORS;
+        return Effort.inOneShift(
+                plan.steps().stream()
+                        .map(s -> Effort.of(s.work(), s.amount(extent), indoors, paces, system))
+                        .toList(),
+                system);
+    }
+
+    static Optional<Figure> hours(List<Effort> efforts, UnitSystem system) {
+        if (efforts.isEmpty()) {
             return Optional.empty();
         }
         var w = new Worksheet(system);
         var terms = new ArrayList<String>();
         double sum = 0;
-        for (StepSheet s : sheets) {
+        for (Effort e : efforts) {
             int i = terms.size() + 1;
-            w.from("t" + i, s.effort().time());
-            w.given("n" + i, "hands", s.effort().hands(), Unit.ONE);
+            w.from("t" + i, e.time());
+            w.given("n" + i, "hands", e.hands(), Unit.ONE);
             terms.add("t" + i + "·n" + i);
-            sum += s.effort().time().value() * s.effort().hands();
+            sum += e.time().value() * e.hands();
         }
         return Optional.of(w.figure("hours of one person", "H", String.join("+", terms), sum, Unit.HOUR, SUM));
     }
 
-    private static Optional<Figure> sum(
-            String label, List<StepSheet> sheets, Function<Effort, Optional<Figure>> which, UnitSystem system) {
+    static Optional<Figure> sum(
+            String label, List<Effort> efforts, Function<Effort, Optional<Figure>> which, UnitSystem system) {
         List<Figure> parts =
-                sheets.stream().flatMap(s -> which.apply(s.effort()).stream()).toList();
+                efforts.stream().flatMap(e -> which.apply(e).stream()).toList();
         return parts.isEmpty() ? Optional.empty() : Optional.of(added(label, parts, system));
     }
 
@@ -157,10 +165,10 @@ public record PrepSheet(
         return w.figure(label, "s", String.join("+", terms), sum, parts.get(0).unit(), SUM);
     }
 
-    private static List<Figure> used(List<StepSheet> sheets, UnitSystem system) {
+    private static List<Figure> used(List<Effort> efforts, UnitSystem system) {
         Map<String, List<Figure>> byLabel = new LinkedHashMap<>();
-        sheets.stream()
-                .flatMap(s -> s.effort().used().stream())
+        efforts.stream()
+                .flatMap(e -> e.used().stream())
                 .forEach(f -> byLabel.merge(f.label(), List.of(f), (a, b) -> Stream.concat(a.stream(), b.stream())
                         .toList()));
         return byLabel.entrySet().stream()

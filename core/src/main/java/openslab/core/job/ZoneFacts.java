@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -258,6 +259,11 @@ public final class ZoneFacts {
         return substrate;
     }
 
+    /** Whether its roughness is told by a profile: concrete, with no film that stays. */
+    boolean isProfiled() {
+        return substrate.family() == Substrate.Family.CEMENT && !ground.isFilm();
+    }
+
     public Use use() {
         return use;
     }
@@ -458,6 +464,18 @@ public final class ZoneFacts {
     /** What lies on the floor now, what this cycle laid included, from the slab upward. */
     public List<Past.Laid> lies() {
         return Past.lies(cycles, kept);
+    }
+
+    /** What the walk-over calls what lies there of ours: whoever sees it tells nothing new. */
+    Set<String> ownSigns() {
+        List<Past.Laid> lies = lies();
+        if (lies.isEmpty()) {
+            return Set.of();
+        }
+        return switch (lies.get(lies.size() - 1).layer().role()) {
+            case SEALER, FINISH -> Set.of("coating", "sealer");
+            default -> Set.of("coating");
+        };
     }
 
     /** The last cycle before this one that coated the whole floor. */

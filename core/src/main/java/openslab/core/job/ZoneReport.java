@@ -12,7 +12,7 @@ import openslab.core.floor.Ground;
 import openslab.core.floor.Outline;
 import openslab.core.floor.Shape;
 import openslab.core.floor.Substrate;
-import openslab.core.prep.ProfileNeed;
+import openslab.core.prep.PrepNeed;
 import openslab.core.product.Clock;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Show;
@@ -149,9 +149,9 @@ public record ZoneReport(
         var site = new Site(limits.orElse(Limits.NONE), zone.substrate(), zone.ground(), area.base(), system, now);
         Survey.Told told = survey.told(site, besides);
         Survey.Judgement judged = told.judgement();
-        ProfileNeed need = buildUp.profileNeed();
+        PrepNeed need = PrepLog.need(zone, buildUp);
         PrepLog.Run run = PrepLog.run(zone, need, system);
-        PrepReport prep = PrepReport.of(run, buildUp.profileByThickness(), system);
+        PrepReport prep = PrepReport.of(run, buildUp.profileByThickness(), zone, system);
         var conduct = new Conduct(zone, buildUp, system).knowing(run, Optional.of(told));
         List<LayerReport> layers = LayerStack.of(zone, buildUp, conduct, area.base(), where, system, now);
         Optional<LayerReport> before = before(zone, where, system, now);
@@ -289,7 +289,7 @@ public record ZoneReport(
             int done = prep.steps().size() - prep.open().size();
             return title + ", " + done + " of " + prep.steps().size();
         }
-        return prep.opens() ? title + ", " + prep.need() : title;
+        return prep.opens() && !prep.need().isEmpty() ? title + ", " + prep.need() : title;
     }
 
     /** When somebody may walk on what was put on last; empty where somebody may at {@code now}, and where nothing is on. */

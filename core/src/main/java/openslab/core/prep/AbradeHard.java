@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Set;
 import openslab.core.course.Step;
 import openslab.core.floor.Substrate;
+import openslab.core.prep.Opening.Manner;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
@@ -38,7 +39,7 @@ final class AbradeHard implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
+    public String because(Condition condition, PrepNeed need) {
         return switch (condition.substrate()) {
             case METAL -> "Metal is wiped, abraded bright and coated before it rusts again.";
             case TIMBER -> "Timber is sanded to sound grey-free wood along the grain, and only coated dry.";
@@ -47,8 +48,9 @@ final class AbradeHard implements PrepMethod {
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
         boolean metal = condition.substrate() == Substrate.METAL;
+        boolean keeps = need.opening(this, condition).is(Manner.KEEPS_COAT);
         return List.of(
                 Step.of(
                         Works.FIX_LOOSE,
@@ -64,23 +66,28 @@ final class AbradeHard implements PrepMethod {
                         .until(Gates.wiped()),
                 Step.of(
                                 Works.ABRADE,
-                                metal ? "Abrade to bright metal" : "Sand it dull all over",
-                                metal
-                                        ? "Coarse disc or needle gun at rust, then even all over."
-                                        : "80 grit along the length; edges by hand.",
-                                "A film holds to tooth, not to shine.")
+                                keeps
+                                        ? "Wire-brush it all over"
+                                        : metal ? "Abrade to bright metal" : "Sand it dull all over",
+                                keeps
+                                        ? "Rust, grey wood and whatever lets go come off, to the sound edge; what holds is dulled."
+                                        : metal
+                                                ? "Coarse disc or needle gun at rust, then even all over."
+                                                : "80 grit along the length; edges by hand.",
+                                keeps
+                                        ? "An old coat stays only where it holds: what is put on holds no better."
+                                        : "A film holds to tooth, not to shine.")
                         .careful("Dust: vacuum at the tool, respirator. Old paint may hold lead: sample it first.")
-                        .until(Gates.dull()),
-                Step.of(Works.WIPE, "Vacuum and wipe again", "Until the cloth stays clean.", "Dust is a release layer.")
-                        .until(Gates.noDust())
-                        .closes(),
+                        .until(keeps ? Gates.coatHolds() : Gates.dull()),
                 Step.of(
                                 Works.CHECK,
-                                "Coat the same day",
+                                "Dry, the same day",
                                 metal ? "Before it blooms with rust." : "Dry to the touch and to the meter.",
                                 "A night of dew undoes it.")
                         .which("dry")
-                        .until(Gates.dry(2, true))
+                        .until(Gates.dry(2, true)),
+                Step.of(Works.WIPE, "Vacuum and wipe again", "Until the cloth stays clean.", "Dust is a release layer.")
+                        .until(Gates.noDust())
                         .closes());
     }
 }

@@ -36,7 +36,7 @@ final class BreakOut implements PrepMethod {
     }
 
     @Override
-    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
+    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
         var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
         if (reasons.isEmpty() && !condition.has(Defect.FAILED_OVERLAY)) {
             reasons.add("No overlay has failed here.");
@@ -50,12 +50,12 @@ final class BreakOut implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
+    public String because(Condition condition, PrepNeed need) {
         return "The overlay has let go. Nothing that is put on it holds better than it does.";
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
         return List.of(
                 Step.of(
                                 Works.SAW_UP,

@@ -32,13 +32,16 @@ final class CleanAndTest implements PrepMethod {
 
     /** Whatever else is on the floor is dealt with once it is clean. */
     @Override
-    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
-        if (elsewhere(condition).isPresent()) {
-            return List.of(elsewhere(condition).get());
+    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
+        if (elsewhere(condition, need).isPresent()) {
+            return List.of(elsewhere(condition, need).get());
         }
         if (condition.known() && !condition.greasy()) {
             return List.of(
                     "The floor was walked and dropped on, and no oil was found: there is nothing to clean first.");
+        }
+        if (condition.known() && condition.has(Defect.FAILED_OVERLAY)) {
+            return List.of("What is greasy comes off with the overlay that has let go.");
         }
         // a floor that nobody knows is looked at first, wet or not
         return condition.known() ? site.against(ABOUT.demands()) : List.of();
@@ -50,14 +53,14 @@ final class CleanAndTest implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
+    public String because(Condition condition, PrepNeed need) {
         return condition.known()
                 ? "Oil or grease was found. Grinding smears it in and acid cannot get through it."
                 : "Nobody has said what is on this floor: the walk-over or the water drop is missing.";
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
         Step degrease = Step.of(
                         Works.DEGREASE,
                         "Degrease and scrub",

@@ -28,6 +28,7 @@ import openslab.core.survey.method.WaterDrop;
  * @param walked whether somebody walked the whole floor
  * @param unsampled whether something old is there that no laboratory has cleared
  * @param green whether it is concrete that was placed within the month
+ * @param indoors whether no weather reaches it
  */
 public record Condition(
         Substrate substrate,
@@ -37,7 +38,8 @@ public record Condition(
         Optional<Double> csp,
         boolean walked,
         boolean unsampled,
-        boolean green) {
+        boolean green,
+        boolean indoors) {
     /** OURS, as most films ask: younger concrete is green. */
     private static final double GREEN_DAYS = 28;
 
@@ -80,11 +82,20 @@ public record Condition(
             Optional<Double> csp,
             boolean walked,
             boolean unsampled) {
-        this(substrate, ground, found, beads, csp, walked, unsampled, false);
+        this(substrate, ground, found, beads, csp, walked, unsampled, false, false);
     }
 
-    /** @param ageMin of the concrete, min; empty where nobody said */
-    public static Condition of(Survey survey, Substrate substrate, Ground ground, Optional<Double> ageMin) {
+    /**
+     * @param ageMin of the concrete, min; empty where nobody said
+     * @param own signs of a film that stand for what an earlier cycle laid: nobody has to find out what that is
+     */
+    public static Condition of(
+            Survey survey,
+            Substrate substrate,
+            Ground ground,
+            Optional<Double> ageMin,
+            boolean indoors,
+            Set<String> own) {
         Set<Defect> found = EnumSet.noneOf(Defect.class);
         survey.areas().stream()
                 .filter(a -> a.gone().isEmpty())
@@ -92,7 +103,11 @@ public record Condition(
         BY_SIGN.forEach((sign, usual) -> {
             boolean drawn = found.stream().anyMatch(d -> d.sign().equals(sign));
             if (!drawn && survey.found().seen(sign).orElse(false)) {
-                found.add(usual);
+                if (!own.contains(sign)) {
+                    found.add(usual);
+                } else if (ground == Ground.COMES_OFF) {
+                    found.add(Defect.OLD_COAT);
+                }
             }
         });
         var drops = survey.found().current(WaterDrop.ID);
@@ -107,8 +122,9 @@ public record Condition(
                 beads,
                 csp,
                 survey.found().newest(WalkOver.ID).isPresent(),
-                OldFloor.bars(survey.found(), substrate),
-                ageMin.map(age -> age < Unit.DAY.toBase(GREEN_DAYS)).orElse(false));
+                OldFloor.bars(survey.found(), substrate, ground),
+                ageMin.map(age -> age < Unit.DAY.toBase(GREEN_DAYS)).orElse(false),
+                indoors);
     }
 
     /** Whether somebody walked the floor and, where it can drink, dropped water on it. What lies on a film of ours is known. */
@@ -134,7 +150,7 @@ public record Condition(
     Condition without(Defect... gone) {
         Set<Defect> left = new HashSet<>(found);
         List.of(gone).forEach(left::remove);
-        return new Condition(substrate, ground, left, beads, csp, walked, unsampled, green);
+        return new Condition(substrate, ground, left, beads, csp, walked, unsampled, green, indoors);
     }
 
     /** A film or a colour that stands between concrete and whatever goes on it. */

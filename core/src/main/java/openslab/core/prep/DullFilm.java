@@ -35,8 +35,8 @@ final class DullFilm implements PrepMethod {
     }
 
     @Override
-    public boolean isFor(Ground ground) {
-        return ground == Ground.OWN_FILM || ground == Ground.OTHER_FILM;
+    public boolean isFor(Condition condition, PrepNeed need) {
+        return condition.ground() == Ground.OWN_FILM || condition.ground() == Ground.OTHER_FILM;
     }
 
     @Override
@@ -45,14 +45,14 @@ final class DullFilm implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
+    public String because(Condition condition, PrepNeed need) {
         return condition.ground() == Ground.OWN_FILM
                 ? "The same sheet goes over itself: a wash, dulled all over, wiped; no test patch is needed."
                 : "Another sheet goes over this film: it is washed and dulled, and a square of the new coat has to hold first.";
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
         var steps = new ArrayList<Step>();
         steps.add(Films.sweep());
         if (condition.has(Defect.SEALER, Defect.POLISH)) {

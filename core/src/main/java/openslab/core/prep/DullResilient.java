@@ -36,7 +36,7 @@ final class DullResilient implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
+    public String because(Condition condition, PrepNeed need) {
         if (condition.substrate() == Substrate.STATIC_DISSIPATIVE) {
             return "It is cleaned and dulled so that the finish grips. Only a finish made for static goes on, no wax and no ordinary seal: they insulate.";
         }
@@ -44,7 +44,7 @@ final class DullResilient implements PrepMethod {
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
         boolean worn = condition.has(Defect.WORN);
         return List.of(
                 Step.of(Works.DUST_MOP, "Sweep, then dust-mop", "Seams too.", "Grit scratches deeper than any pad."),
@@ -64,13 +64,29 @@ final class DullResilient implements PrepMethod {
                                 "Separate mops for cleaner and rinse.",
                                 "Cleaner left behind keeps a finish from filming.")
                         .until(Gates.residue()),
-                Steps.dryResilient(condition.substrate()),
-                Step.of(
-                                Works.PRIME_WORN,
-                                "Prime where it drinks or is worn",
-                                "Old, worn or porous: prime first; new: not needed.",
-                                "Where the wear layer is gone a finish sinks in.")
-                        .until(Gates.noDust())
-                        .closes());
+                Steps.dryResilient(!StripResilient.isStill(condition, need)),
+                last(condition, need));
+    }
+
+    private static Step last(Condition condition, PrepNeed need) {
+        if (StripResilient.isStill(condition, need)) {
+            return Step.of(
+                            Works.VACUUM_OFF,
+                            "Vacuum, and a cloth over it",
+                            "Corners and edges by hand; no primer, it insulates.",
+                            "Dust keeps a finish from wetting the floor.")
+                    .until(Gates.noDust())
+                    .closes();
+        }
+        if (!need.priming()) {
+            return Steps.vacuumLast("Vacuum and tack off");
+        }
+        return Step.of(
+                        Works.PRIME_WORN,
+                        "Prime where it drinks or is worn",
+                        "Old, worn or porous: prime first; new: not needed.",
+                        "Where the wear layer is gone a finish sinks in.")
+                .until(Gates.noDust())
+                .closes();
     }
 }

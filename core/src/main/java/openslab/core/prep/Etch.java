@@ -35,12 +35,12 @@ final class Etch implements PrepMethod {
     }
 
     @Override
-    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
+    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
         var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
-        if (condition.beads().orElse(false) && ABOUT.substrates().contains(condition.substrate())) {
+        if (condition.beads().orElse(false) && elsewhere(condition, need).isEmpty()) {
             reasons.add("Water beads: where water cannot get in, acid cannot either.");
         }
-        if (condition.green() && ABOUT.substrates().contains(condition.substrate())) {
+        if (condition.green() && elsewhere(condition, need).isEmpty()) {
             reasons.add("The concrete is green: acid eats the paste that has not hardened yet. It is washed gently.");
         }
         return reasons;
@@ -66,12 +66,14 @@ final class Etch implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
-        return "The concrete is bare, sound and thirsty, the film is thin, and grinding is not possible here.";
+    public String because(Condition condition, PrepNeed need) {
+        return "The concrete is bare, sound and thirsty, and what goes on is thin: acid opens it enough, without dust.";
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
+        Dose dose = need.opening(this, condition).dose().orElse(DOSE);
+        boolean kit = dose.any().get(0) == Chemical.ETCH_GRANULES;
         Step wash = Step.of(
                 Works.SWEEP, "Sweep, wash and leave damp", "No puddles.", "Dry concrete drinks the acid unevenly.");
         Step rinse = Step.of(
@@ -84,18 +86,25 @@ final class Etch implements PrepMethod {
                 .until(Gates.rinsePh());
         Step dry =
                 Steps.dry(Steps.CONCRETE_DRIES_H, "A fan is fine for wash water.", "A damp pore cannot take primer.");
-        return List.of(
-                wash,
-                Steps.patch(DOSE, PATCH_MIN),
-                Step.of(
-                                Works.ETCH,
-                                "Etch one section at a time",
-                                "About 10 × 10 ft. Acid into water, never water into acid. Scrub in; never let it dry.",
-                                "Acid that dries leaves salts under the film.")
-                        .careful(Chemical.Family.ACID.caution())
-                        .mixes(DOSE)
-                        .dwells(ETCHES_MIN)
-                        .until(Gates.fizz()),
+        var steps = new ArrayList<Step>();
+        steps.add(wash);
+        if (dose.tried()) {
+            steps.add(Steps.patch(dose, PATCH_MIN));
+        }
+        steps.add(Step.of(
+                        Works.ETCH,
+                        kit ? "Etch with what is in the box" : "Etch one section at a time",
+                        (kit
+                                        ? "One bag to a bucket, granules into water. "
+                                        : "Acid into water, never water into acid. ")
+                                + "About 10 × 10 ft at a time on the wetted floor: light fizz, scrub in, never let it dry"
+                                + (kit ? "; squeegee it to one pool and wet-vacuum it." : "."),
+                        "Acid that dries leaves salts under the film.")
+                .careful(Chemical.Family.ACID.caution())
+                .mixes(dose)
+                .dwells(ETCHES_MIN)
+                .until(Gates.fizz()));
+        steps.addAll(List.of(
                 rinse,
                 dry,
                 Step.of(
@@ -108,6 +117,7 @@ final class Etch implements PrepMethod {
                         .failingRepeats(rinse.id(), dry.id())
                         .closes(),
                 Steps.compare(need, "Fine sandpaper at least.", "The film needs tooth."),
-                Steps.vacuumLast("Vacuum again right before coating"));
+                Steps.vacuumLast("Vacuum again right before coating")));
+        return List.copyOf(steps);
     }
 }

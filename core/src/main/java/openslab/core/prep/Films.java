@@ -39,7 +39,7 @@ final class Films {
     /** A film drinks nothing: what is on it leaves as fast as from vinyl. */
     static Step dry(Substrate substrate) {
         return substrate.family() == Substrate.Family.RESILIENT
-                ? Steps.dryResilient(substrate)
+                ? Steps.dryResilient(substrate != Substrate.STATIC_DISSIPATIVE)
                 : Steps.dry(
                         Steps.VINYL_DRIES_H,
                         "Joints last; a fan is fine for wash water.",

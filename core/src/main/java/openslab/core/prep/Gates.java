@@ -16,6 +16,9 @@ public final class Gates {
     /** Its entries are a ladder of strengths. */
     public static final String PATCH = "patch";
 
+    /** Dry for so long, and no dark patch. */
+    public static final String DRY = "dry";
+
     private static final Source PRACTICE = Source.commonPractice("");
 
     /** What repairs are proved by, whichever method they stand in. */
@@ -197,7 +200,7 @@ public final class Gates {
                 "It is another film: take it off, or try the new coat on a square of it first.");
     }
 
-    static Gate profile(ProfileNeed need) {
+    static Gate profile(PrepNeed need) {
         Field csp = Field.quantity("csp", "Profile reached (CSP)", Unit.ONE, 1, 10, "nearest plaque");
         return new Gate(
                 "profile",
@@ -228,13 +231,96 @@ public final class Gates {
                 });
     }
 
+    /** Every joint that was tagged is cut through. */
+    public static Gate jointsCut() {
+        return new Gate(
+                "joints-cut",
+                "Joints counted",
+                List.of(
+                        Field.quantity("tagged", "Tagged", Unit.ONE, 0, 10_000, "before anything lay on them"),
+                        Field.quantity("cut", "Cut through", Unit.ONE, 0, 10_000, "")),
+                "as many cut as were tagged",
+                "Snap the line between its pins and cut the ones that are missing: an expansion joint is never bridged.",
+                Source.commonPractice("joints: tagged is cut"),
+                false,
+                v -> v.get("tagged").base() == v.get("cut").base());
+    }
+
+    public static Gate releaseOff() {
+        return Gate.either(
+                "release-off",
+                "A wet hand across it",
+                "off",
+                "90 to 95 % is off; what is pressed in stays",
+                "powder",
+                "Powder lies loose",
+                "Wash again, and rinse from the other end: powder under a sealer is freckles after a winter.");
+    }
+
+    static Gate seamsFlush() {
+        return Gate.either(
+                "seams-flush",
+                "A hand over the seams",
+                "flush",
+                "Flush everywhere",
+                "ridge",
+                "A ridge of paste stands",
+                "Rub it down with something round while it is green; a hard one is left, not chiselled.");
+    }
+
+    public static Gate evenlyChanged() {
+        return Gate.either(
+                "evenly-changed",
+                "Looked at wet",
+                "even",
+                "The slab changed colour evenly, no stripes",
+                "stripes",
+                "Stripes",
+                "Wash again in even passes.");
+    }
+
+    static Gate nothingLoose() {
+        return Gate.either(
+                "nothing-loose",
+                "Scraper across it",
+                "sound",
+                "Nothing comes off",
+                "loose",
+                "Something still comes off",
+                "Take that off too, and try beside it.");
+    }
+
+    /** What goes on wants the floor damp. */
+    static Gate damp() {
+        return Gate.either(
+                "damp",
+                "Looked at along the light",
+                "damp",
+                "Damp all over, nothing stands",
+                "wet",
+                "Puddles, or dry already",
+                "Push standing water off, or mist what has dried: what goes on wants it damp, never wet.");
+    }
+
+    /** An old coat stays on only where it holds. */
+    static Gate coatHolds() {
+        return Gate.either(
+                "coat-holds",
+                "Scraper and tape on the old coat",
+                "holds",
+                "Holds, or is off",
+                "lets-go",
+                "Lets go somewhere",
+                "Take off whatever lets go, to the sound edge, and try beside it.");
+    }
+
     /** @param fan whether air may be moved over it */
     public static Gate dry(double hours, boolean fan) {
         Field wait = Field.quantity(DRIED, "Hours since it was last wet", Unit.HOUR, 0, 5000, "");
         Field dark = Field.choice(
                 "dark", "Dark patches", new Field.Choice("none", "None"), new Field.Choice("some", "Some"));
         return new Gate(
-                "dry",
+                DRY,
                 "Dry",
                 List.of(wait, dark),
                 Math.round(hours) + " h and no dark patch",

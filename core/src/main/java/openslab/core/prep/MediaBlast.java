@@ -35,7 +35,7 @@ final class MediaBlast implements PrepMethod {
     }
 
     @Override
-    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
+    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
         var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
         if (reasons.isEmpty() && condition.substrate() != Substrate.STAMPED) {
             reasons.add("A flat floor is ground or shot-blasted: grit all over the place buys nothing.");
@@ -56,12 +56,12 @@ final class MediaBlast implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
-        return "The stamp is to stay and no stripper can be used here: media takes the film out of the lows.";
+    public String because(Condition condition, PrepNeed need) {
+        return "The stamp is to stay: media takes the film out of the lows, where no wheel reaches.";
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
         return List.of(
                 Step.of(
                         Works.SWEEP,

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import openslab.core.course.Step;
-import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
+import openslab.core.prep.Opening.Manner;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.survey.Site;
@@ -44,20 +44,18 @@ public interface PrepMethod {
     }
 
     /** Every reason why it cannot be used here; empty when it can. */
-    default List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
+    default List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
         About about = about();
         var reasons = new ArrayList<String>();
-        if (elsewhere(condition).isPresent()) {
-            reasons.add(elsewhere(condition).get());
+        if (elsewhere(condition, need).isPresent()) {
+            reasons.add(elsewhere(condition, need).get());
             return reasons;
         }
+        notAsked(condition, need).ifPresent(reasons::add);
         if (!condition.known()) {
             reasons.add("It is not known what is on the floor" + unknown() + ".");
         }
-        condition.found().stream()
-                .sorted()
-                .filter(d -> !about.removes().contains(d) && !LEFT.contains(d))
-                .forEach(d -> reasons.add(d.label() + " is on the floor; " + cannot(d) + "."));
+        reasons.addAll(inTheWay(condition, need));
         if (about.profileTo() > 0 && need.min() > about.profileTo()) {
             reasons.add("It opens concrete to about CSP " + about.profileTo() + "; this build-up asks for "
                     + need.text() + ".");
@@ -66,7 +64,7 @@ public interface PrepMethod {
             reasons.add("It leaves CSP " + about.profileFrom() + " or rougher; this build-up asks for " + need.text()
                     + " and would not bury it.");
         }
-        if (takesTheCap() && condition.substrate() == Substrate.STAMPED && need.min() < Site.BURIES_CSP) {
+        if (takesTheCap() && condition.substrate() == Substrate.STAMPED && !Site.buries(need.min(), need.max())) {
             reasons.add("It takes the stamp away, which a film this thin is meant to show.");
         }
         if (need.lime() && takesTheLime()) {
@@ -76,28 +74,77 @@ public interface PrepMethod {
         return reasons;
     }
 
+    /** What lies on the floor that it neither takes off nor leaves on purpose. */
+    default List<String> inTheWay(Condition condition, PrepNeed need) {
+        return condition.found().stream()
+                .sorted()
+                .filter(d -> !about().removes().contains(d)
+                        && !LEFT.contains(d)
+                        && !left(condition, need).contains(d))
+                .map(d -> d.label() + " is on the floor; " + cannot(d) + ".")
+                .toList();
+    }
+
     /** Why it is for other floors altogether; empty where it is for this one. */
-    default Optional<String> elsewhere(Condition condition) {
-        if (!about().substrates().contains(condition.substrate())) {
+    default Optional<String> elsewhere(Condition condition, PrepNeed need) {
+        if (!isFor(condition.substrate(), need)) {
             return Optional.of(
                     "It is not for " + Show.lower(condition.substrate().label()) + ".");
         }
-        if (!isFor(condition.ground())) {
+        if (!isFor(condition, need)) {
             return Optional.of(
                     condition.ground().isFilm()
                             ? "The film stays on in this cycle; this is for a floor without one."
                             : "No film stays on this floor.");
         }
+        if (isOnlyAsked() && need.asks().opening(id(), condition).isEmpty()) {
+            return Optional.of("It is for systems that ask for it.");
+        }
         return Optional.empty();
     }
 
+    /** Whether it is for what the floor is made of. */
+    default boolean isFor(Substrate substrate, PrepNeed need) {
+        return about().substrates().contains(substrate)
+                || need.asks().openings().stream().anyMatch(o -> o.method().equals(id()) && o.on().contains(substrate));
+    }
+
     /** Whether it is meant for what the work stands on. */
-    default boolean isFor(Ground ground) {
-        return !ground.isFilm();
+    default boolean isFor(Condition condition, PrepNeed need) {
+        return !condition.ground().isFilm();
+    }
+
+    /** Whether only systems that name it are prepared by it. */
+    default boolean isOnlyAsked() {
+        return false;
+    }
+
+    /** Why the system does not take it here; empty where it does, and where it says nothing of such floors. */
+    private Optional<String> notAsked(Condition condition, PrepNeed need) {
+        if (looksAgain()) {
+            return Optional.empty();
+        }
+        Optional<Opening> asked = need.asks().opening(id(), condition);
+        if (asked.isPresent()) {
+            return asked.get().is(Manner.FILM_ONLY) && !condition.film()
+                    ? Optional.of("There is no film that has to come off: what goes on wants the face as it is.")
+                    : Optional.empty();
+        }
+        List<String> titles = PrepMethods.asked(condition, need).stream()
+                .map(m -> Show.lower(m.title()))
+                .toList();
+        return titles.isEmpty()
+                ? Optional.empty()
+                : Optional.of("What goes on here asks for another way: " + String.join(", or ", titles) + ".");
     }
 
     /** What no preparation takes off: it is told, repaired or left to show. */
     Set<Defect> LEFT = Set.of(Defect.DAMP, Defect.MAT_SHADE, Defect.WORN);
+
+    /** What else it leaves on the floor, because what goes on is meant to lie on it. */
+    default Set<Defect> left(Condition condition, PrepNeed need) {
+        return need.opening(this, condition).is(Manner.KEEPS_COAT) ? Set.of(Defect.PAINT, Defect.OLD_COAT) : Set.of();
+    }
 
     /** Whether it takes the surface off all over, and a stamp with it. */
     default boolean takesTheCap() {
@@ -125,7 +172,7 @@ public interface PrepMethod {
     }
 
     /** Why it fits, when nothing refuses it. */
-    String because(Condition condition, ProfileNeed need);
+    String because(Condition condition, PrepNeed need);
 
-    List<Step> steps(Condition condition, ProfileNeed need);
+    List<Step> steps(Condition condition, PrepNeed need);
 }

@@ -1,5 +1,7 @@
 package openslab.core.prep;
 
+import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,19 +15,26 @@ import openslab.core.quantity.Field;
 import openslab.core.survey.area.Defect;
 
 /**
- * Every method there is, the first that nothing refuses is chosen: what has failed is broken out and what is greasy is
- * cleaned before anything opens the surface. Grinding stands before etching because it needs no
- * rinse, no disposal and no drying day, and proves itself to the eye (OURS; the order is a setting of a later stage).
+ * Every method there is. What a system names comes in its order, else in this one: what has failed is broken out and what is greasy
+ * is cleaned before anything opens the surface. Grinding stands before etching because it needs no rinse, no disposal and no drying
+ * day, and proves itself to the eye (OURS).
  */
 public final class PrepMethods {
+    /** Whatever is asked for: what has failed comes out, what nobody knows or what is greasy is cleaned. */
+    private static final List<PrepMethod> FIRST = List.of(new BreakOut(), new CleanAndTest());
+
     public static final List<PrepMethod> ALL = List.of(
-            new BreakOut(),
-            new CleanAndTest(),
+            FIRST.get(0),
+            FIRST.get(1),
+            new SawAndWash(),
             new Grind(),
             new ShotBlast(),
             new Scarify(),
             new Etch(),
+            new Profiler(),
+            new SandOpen(),
             new WashConcrete(),
+            new HardWash(),
             new StripSealer(),
             new MediaBlast(),
             new ScrubTile(),
@@ -48,7 +57,47 @@ public final class PrepMethods {
             false,
             false);
 
+    /** Everything that a system can ask of each of them. */
+    private static final List<PrepNeed> EVERY = Stream.of(false, true)
+            .map(still -> PrepNeed.forFilm(0)
+                    .asking(new PrepAsks(
+                            ALL.stream()
+                                    .map(m -> new Opening(
+                                            m.id(),
+                                            Set.of(),
+                                            "",
+                                            Optional.empty(),
+                                            still ? 1 : 0,
+                                            still
+                                                    ? Set.of(Opening.Manner.KEEPS_COAT)
+                                                    : EnumSet.of(Opening.Manner.STAYS_DAMP, Opening.Manner.STRIPPED)))
+                                    .toList(),
+                            Set.of(),
+                            still)))
+            .toList();
+
     private PrepMethods() {}
+
+    /** What the system names for such a floor, in its order. */
+    static List<PrepMethod> asked(Condition condition, PrepNeed need) {
+        return need.asks().openings().stream()
+                .filter(o -> o.isOn(condition.substrate()))
+                .flatMap(o -> find(o.method()).stream())
+                .filter(m -> m.elsewhere(condition, need).isEmpty())
+                .toList();
+    }
+
+    /** Every one, the likeliest first. */
+    static List<PrepMethod> inOrder(Condition condition, PrepNeed need) {
+        List<PrepMethod> asked = asked(condition, need);
+        if (asked.isEmpty()) {
+            return ALL;
+        }
+        var order = new ArrayList<>(FIRST);
+        order.addAll(asked);
+        ALL.stream().filter(m -> !order.contains(m)).forEach(order::add);
+        return order;
+    }
 
     /** Empty where there is none of this id, or none any more. */
     public static Optional<PrepMethod> find(String id) {
@@ -59,9 +108,10 @@ public final class PrepMethods {
     public static Map<String, List<Field>> gateFields() {
         Map<String, List<Field>> fields = new TreeMap<>();
         ALL.stream()
-                .flatMap(m -> Stream.of(ANY, FILMED).map(c -> m.steps(c, ProfileNeed.forFilm(0))))
+                .flatMap(m -> Stream.of(ANY, FILMED).flatMap(c -> EVERY.stream().map(n -> m.steps(c, n))))
                 .flatMap(steps -> Step.gatesOf(steps).stream())
                 .forEach(g -> fields.put(g.id(), g.fields()));
+        Stream.of(Extra.values()).forEach(x -> x.step().gate().ifPresent(g -> fields.put(g.id(), g.fields())));
         Gates.OF_REPAIRS.forEach(g -> fields.put(g.id(), g.fields()));
         return fields;
     }

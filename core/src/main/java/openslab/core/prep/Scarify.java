@@ -48,33 +48,36 @@ final class Scarify implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
+    public String because(Condition condition, PrepNeed need) {
         return "This build-up asks for " + need.text()
-                + ", which diamonds do not reach, and shot-blasting is not possible here.";
+                + ", which diamonds do not reach; cutters do it without three-phase power, and leave grooves.";
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
-        return Steps.opened(
-                condition,
-                Steps.clear(
-                        "Clear, sweep and vacuum",
-                        "Mark joints, bolts and drains: cutters on steel throw sparks and break.",
-                        "A joint that was cut over is wider for good."),
-                "Cutters tear a drummy layer out in lumps.",
-                Step.of(
-                                Works.SCARIFY,
-                                "Scarify the field",
-                                "Light passes, crossing; a short lane first, then compare.",
-                                "It bruises the concrete below it: no deeper than the film and the need ask for.")
-                        .careful("A trained hand, hearing protection, goggles. " + Steps.ASSESSED)
-                        .until(Gates.profile(need)),
-                Steps.edges(
-                        Works.HAND_GRIND_FILM,
-                        "Walls, columns and doorways, to the line of the machine.",
-                        "The drum stays off every wall."),
-                Steps.rub("Vacuum, then rub", "Fingers across the grooves, at edges and in the middle."),
-                Steps.drop("Where a film was.", "It proves that nothing was missed."),
-                Steps.vacuumLast("Vacuum again right before coating"));
+    public List<Step> steps(Condition condition, PrepNeed need) {
+        return Steps.washed(
+                Steps.opened(
+                        condition,
+                        Steps.clear(
+                                "Clear, sweep and vacuum",
+                                "Mark joints, bolts and drains: cutters on steel throw sparks and break.",
+                                "A joint that was cut over is wider for good."),
+                        "Cutters tear a drummy layer out in lumps.",
+                        Step.of(
+                                        Works.SCARIFY,
+                                        "Scarify the field",
+                                        "Light passes, crossing; a short lane first, then compare.",
+                                        "It bruises the concrete below it: no deeper than the film and the need ask for.")
+                                .careful("A trained hand, hearing protection, goggles. " + Steps.ASSESSED)
+                                .until(Gates.profile(need)),
+                        Steps.edges(
+                                Works.HAND_GRIND_FILM,
+                                "Walls, columns and doorways, to the line of the machine.",
+                                "The drum stays off every wall."),
+                        Steps.rub("Vacuum, then rub", "Fingers across the grooves, at edges and in the middle."),
+                        Steps.drop("Where a film was.", "It proves that nothing was missed."),
+                        Steps.vacuumLast("Vacuum again right before coating")),
+                need.opening(this, condition),
+                condition);
     }
 }

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import openslab.core.course.Step;
+import openslab.core.floor.Substrate;
+import openslab.core.prep.Opening.Manner;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
@@ -37,7 +39,7 @@ final class ScrubTile implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
+    public String because(Condition condition, PrepNeed need) {
         return condition.greasy()
                 ? "Grease sits in the grout: it comes out with a degreaser and a brush, section by section, or the coat sheets away."
                 : need.sanding()
@@ -46,7 +48,7 @@ final class ScrubTile implements PrepMethod {
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
         var steps = new ArrayList<Step>();
         if (condition.has(Defect.HOLLOW)) {
             steps.add(Step.of(
@@ -58,34 +60,56 @@ final class ScrubTile implements PrepMethod {
         }
         steps.add(Step.of(
                 Works.SWEEP, "Sweep and vacuum", "Corners and grout lines.", "Grit scratches and turns to slurry."));
-        if (condition.has(Defect.POLISH, Defect.SEALER)) {
-            steps.add(StripResilient.lay("Dwell until a rub lifts it, square pad along the walls, recover the slurry.")
-                    .until(Gates.nothingLifts()));
+        boolean strips = condition.has(Defect.POLISH, Defect.SEALER)
+                || need.opening(this, condition).is(Manner.STRIPPED);
+        if (strips) {
+            Step lay = StripResilient.lay("Dwell until a rub lifts it; keep it wet.");
+            steps.add(lay);
+            steps.add(Step.of(
+                            Works.SCRUB_OFF,
+                            "Scrub it off, pick it up",
+                            "175 rpm machine, black pad, trained hands; square pad at the walls, brush in the grout; the slurry up before it dries.",
+                            "Polish that is left in the grout browns again.")
+                    .careful(Steps.UNTRAINED + " " + Steps.DISPOSAL)
+                    .until(Gates.nothingLifts())
+                    .failingRepeats(lay.id()));
         }
         Step degrease = Step.of(
                         Works.DEGREASE,
                         "Degrease and scrub",
-                        "Stiff brush along grout and in corners; fresh-water mop after each section.",
+                        "Section by section: stiff brush along grout and in corners; fresh-water mop after each.",
                         "Grease sits where the pad does not reach.")
                 .careful(Chemical.Family.ALKALI.caution())
                 .mixes(CleanAndTest.DOSE)
                 .dwells(CleanAndTest.STANDS_MIN)
                 .until(Gates.residue());
         steps.add(degrease);
-        if (need.sanding()) {
+        if (strips) {
+            steps.add(Step.of(
+                            Works.RINSE,
+                            "Extract and rinse",
+                            "Hot extraction at about 1200 psi, contained indoors; then fresh water once more, its own bucket.",
+                            "Stripper that is left in the grout keeps a sealer out.")
+                    .careful(Steps.DISPOSAL)
+                    .until(Gates.residue()));
+        }
+        boolean glazed = condition.substrate() != Substrate.PAVERS;
+        if (need.sanding() && glazed || condition.has(Defect.PAINT, Defect.OLD_COAT)) {
             steps.add(Step.of(
                             Works.DULL_TILE,
-                            "Sand the glaze dull",
+                            glazed ? "Sand the glaze dull" : "Sand the old coat off",
                             "By hand or with a screen; every tile, edges too.",
-                            "A coat lets go of a shine.")
+                            "A coat lets go of a shine, and of what lets go below it.")
                     .careful("Dust of tile is silica: wet, or with a vacuum at the pad.")
                     .until(Gates.dull()));
         }
-        steps.add(
-                Step.of(Works.WIPE, "Vacuum and wipe", "A cloth barely damp, turned often.", "Dust is a release layer.")
-                        .until(Gates.noDust())
-                        .closes());
-        steps.add(Steps.dry(GROUT_DRIES_H, "Grout last: overnight.", "Grout holds water long after the tile is dry.")
+        steps.add(Steps.dry(GROUT_DRIES_H, "Grout last: overnight.", "Grout holds water long after the tile is dry."));
+        steps.add(Step.of(
+                        Works.WIPE,
+                        "Vacuum and tack off",
+                        "Dry cloths, a fresh side often; corners and grout lines.",
+                        "Dust is a release layer.")
+                .until(Gates.noDust())
                 .closes());
         return steps;
     }

@@ -47,33 +47,39 @@ final class ShotBlast implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
+    public String because(Condition condition, PrepNeed need) {
         return "This build-up asks for " + need.text() + ", which diamonds do not reach.";
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
-        return Steps.opened(
-                condition,
-                Steps.clear(
-                        "Clear, sweep and vacuum",
-                        "Mark joints, bolts and drains; tape over what shot must not enter.",
-                        "Shot finds every gap, and comes out under somebody's boots."),
-                "Shot opens a drummy layer without taking it off.",
-                Step.of(
-                                Works.SHOT_BLAST,
-                                "Blast the field",
-                                "Lanes side by side, overlapping by an inch; start with a short lane and compare.",
-                                "Speed and shot set the profile; a stripe shows through every coat.")
-                        .careful("A trained hand on the machine, goggles, hearing protection; nobody in front of it. "
-                                + Steps.ASSESSED)
-                        .until(Gates.profile(need)),
-                Steps.edges(
-                        Works.HAND_GRIND,
-                        "Walls, columns and doorways, to the line of the machine.",
-                        "The machine stays a hand's breadth off every wall."),
-                Steps.rub("Pick the shot up, vacuum, rub", "Magnet first, joints too: a pellet under a film rusts."),
-                Steps.drop("Where a film was.", "It proves that nothing was missed."),
-                Steps.vacuumLast("Vacuum again right before coating"));
+    public List<Step> steps(Condition condition, PrepNeed need) {
+        return Steps.washed(
+                Steps.opened(
+                        condition,
+                        Steps.clear(
+                                "Clear, sweep and vacuum",
+                                "Mark joints, bolts and drains; tape over what shot must not enter.",
+                                "Shot finds every gap, and comes out under somebody's boots."),
+                        "Shot opens a drummy layer without taking it off.",
+                        Step.of(
+                                        Works.SHOT_BLAST,
+                                        "Blast the field",
+                                        "Lanes side by side, overlapping by an inch; start with a short lane and compare.",
+                                        "Speed and shot set the profile; a stripe shows through every coat.")
+                                .careful(
+                                        "A trained hand on the machine, goggles, hearing protection; nobody in front of it. "
+                                                + Steps.ASSESSED)
+                                .until(Gates.profile(need)),
+                        Steps.edges(
+                                Works.HAND_GRIND,
+                                "Walls, columns and doorways, to the line of the machine.",
+                                "The machine stays a hand's breadth off every wall."),
+                        Steps.rub(
+                                "Pick the shot up, vacuum, rub",
+                                "Magnet first, joints too: a pellet under a film rusts."),
+                        Steps.drop("Where a film was.", "It proves that nothing was missed."),
+                        Steps.vacuumLast("Vacuum again right before coating")),
+                need.opening(this, condition),
+                condition);
     }
 }

@@ -12,6 +12,9 @@ import java.util.Set;
  * @param also what else it does not allow
  */
 public record SiteLimits(boolean dust, boolean washWater, Set<SiteLimit> also) {
+    /** A place that allows everything. */
+    static final SiteLimits NONE = new SiteLimits(true, true);
+
     public SiteLimits {
         also = Set.copyOf(also);
     }

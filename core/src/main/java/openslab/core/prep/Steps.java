@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import openslab.core.course.Step;
 import openslab.core.course.work.Work;
-import openslab.core.floor.Substrate;
 import openslab.core.prep.wash.Dose;
 import openslab.core.silica.SilicaTask;
 import openslab.core.survey.area.Defect;
@@ -74,9 +73,8 @@ final class Steps {
         return dry(hours, true, does, why);
     }
 
-    /** A resilient floor, seams last; a static-dissipative one dries by itself. */
-    static Step dryResilient(Substrate substrate) {
-        boolean fan = substrate != Substrate.STATIC_DISSIPATIVE;
+    /** A resilient floor, seams last. @param fan whether air may be moved over it */
+    static Step dryResilient(boolean fan) {
         return dry(
                 VINYL_DRIES_H,
                 fan,
@@ -108,7 +106,7 @@ final class Steps {
                 .closes();
     }
 
-    static Step compare(ProfileNeed need, String does, String why) {
+    static Step compare(PrepNeed need, String does, String why) {
         return Step.of(Works.CHECK, "Compare the profile", does, why)
                 .which("profile")
                 .until(Gates.profile(need))
@@ -119,6 +117,74 @@ final class Steps {
         return Step.of(Works.VACUUM_OFF, title, "Edges, joints, doorways.", "Wind and boots bring it back.")
                 .which("last")
                 .until(Gates.noDust())
+                .closes();
+    }
+
+    /** @param psi at the nozzle */
+    static Step pressureWash(double psi, String does, String why) {
+        return Step.of(Works.PRESSURE_WASH, "Pressure wash at " + Math.round(psi) + " psi", "Fan tip. " + does, why)
+                .careful(DISPOSAL + " The jet cuts skin: boots and goggles.");
+    }
+
+    /** What follows a wash where the floor has to be dry: dried for a day, rubbed, dropped on, compared, blown off. */
+    static List<Step> closedDry(Step wash, PrepNeed need, Condition condition) {
+        Step dry = dry(
+                CONCRETE_DRIES_H,
+                condition.indoors()
+                        ? "A fan is fine for wash water."
+                        : "After rain in the night until no patch is dark.",
+                "A damp pore takes no primer, and whitens a sealer.");
+        return List.of(
+                dry,
+                Step.of(
+                                Works.CHECK,
+                                "Rub",
+                                "Fingers across the dry floor.",
+                                "Dust is a release layer: scrub and rinse it again.")
+                        .which("rub")
+                        .until(Gates.rub())
+                        .failingRepeats(wash.id(), dry.id())
+                        .closes(),
+                drop("In three places.", "If water cannot get in, neither can what goes on."),
+                compare(need, "By hand, against the plaques.", "Too smooth it lets go, too rough it shows."),
+                vacuumLast("Blow or vacuum right before coating"));
+    }
+
+    /** The same steps, the floor washed before it is closed where the system asks for that: blasting leaves dust in every pore. */
+    static List<Step> washed(List<Step> steps, Opening opening, Condition condition) {
+        if (opening.washPsi() == 0 || condition.indoors()) {
+            return steps;
+        }
+        int at = 0;
+        while (at < steps.size() && !steps.get(at).closing()) {
+            at++;
+        }
+        var all = new ArrayList<>(steps);
+        all.addAll(
+                at,
+                List.of(
+                        pressureWash(
+                                        opening.washPsi(),
+                                        "Even passes, from the high side; every joint.",
+                                        "Dust in the pores is a release layer.")
+                                .until(Gates.residue()),
+                        dry(
+                                CONCRETE_DRIES_H,
+                                "After rain in the night until no patch is dark.",
+                                "A damp pore takes no primer.")));
+        return List.copyOf(all);
+    }
+
+    /** @param again the step that is done again where something still lies on it */
+    static Step blowOff(String again) {
+        return Step.of(
+                        Works.SWEEP,
+                        "Blow it off",
+                        "Joints and lows too; nobody walks on it after that.",
+                        "Dust is a release layer.")
+                .which("blow")
+                .until(Gates.noDust())
+                .failingRepeats(again)
                 .closes();
     }
 

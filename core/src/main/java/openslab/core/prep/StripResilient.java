@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Set;
 import openslab.core.course.Step;
 import openslab.core.floor.Substrate;
+import openslab.core.prep.Opening.Manner;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
 import openslab.core.quantity.Source;
@@ -35,14 +36,15 @@ final class StripResilient implements PrepMethod {
     }
 
     @Override
-    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
+    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
         List<String> reasons = PrepMethod.super.refusals(condition, need, site);
-        boolean old = condition.has(Defect.POLISH, Defect.SEALER, Defect.OLD_COAT, Defect.OIL);
+        boolean old = condition.has(Defect.POLISH, Defect.SEALER, Defect.OLD_COAT, Defect.OIL)
+                || need.opening(this, condition).is(Manner.STRIPPED);
         return reasons.isEmpty() && !old ? List.of("No old finish is on it: stripping would only wear it.") : reasons;
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
+    public String because(Condition condition, PrepNeed need) {
         if (condition.substrate() == Substrate.STATIC_DISSIPATIVE) {
             return "Old finish is on it, and wears unevenly: it comes off wet. Only a finish made for static goes on after, no wax and no ordinary seal: they insulate.";
         }
@@ -50,7 +52,8 @@ final class StripResilient implements PrepMethod {
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
+        boolean still = isStill(condition, need);
         Step lay = lay("A foot rub says when; keep it wet.");
         Step rinse = Step.of(
                         Works.RINSE,
@@ -75,14 +78,34 @@ final class StripResilient implements PrepMethod {
                         .until(Gates.nothingLifts())
                         .failingRepeats(lay.id()),
                 rinse,
-                Steps.dryResilient(condition.substrate()),
-                Step.of(
+                Steps.dryResilient(!still),
+                last(still, need));
+    }
+
+    /** Nothing insulating goes below a finish that carries static away, and nothing is blown over it. */
+    static boolean isStill(Condition condition, PrepNeed need) {
+        return need.asks().still() || condition.substrate() == Substrate.STATIC_DISSIPATIVE;
+    }
+
+    private static Step last(boolean still, PrepNeed need) {
+        if (!still && !need.priming()) {
+            return Steps.vacuumLast("Vacuum and tack off");
+        }
+        return still
+                ? Step.of(
+                                Works.VACUUM_OFF,
+                                "Residue off by hand, then vacuum",
+                                "Corners and edges with a scraper and a damp cloth; no primer, it insulates.",
+                                "What is left there keeps static from its way to earth.")
+                        .until(Gates.noDust())
+                        .closes()
+                : Step.of(
                                 Works.PRIME_WORN,
                                 "Prime where it is worn",
                                 "Where the print shows or water darkens it.",
                                 "A worn floor drinks unevenly.")
                         .until(Gates.noDust())
-                        .closes());
+                        .closes();
     }
 
     /** Stripper as the label has it for heavy wax. */

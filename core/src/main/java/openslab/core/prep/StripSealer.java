@@ -33,7 +33,7 @@ final class StripSealer implements PrepMethod {
     }
 
     @Override
-    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
+    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
         // salt and powder are washed off what the film leaves: the floor is looked at again anyway
         Condition filmed = condition.without(Defect.EFFLORESCENCE, Defect.RELEASE_POWDER);
         var reasons = new ArrayList<>(PrepMethod.super.refusals(filmed, need, site));
@@ -55,12 +55,12 @@ final class StripSealer implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
-        return "A film is on the floor and grinding is not possible here: it is dissolved, and the floor tested again before anything is chosen.";
+    public String because(Condition condition, PrepNeed need) {
+        return "A film is on the floor: it is dissolved, the face stays as it is, and the floor is tested again before anything is chosen.";
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
         Dose dose = byDescaler(condition) ? DESCALER : STRIPPER;
         Step lift = byDescaler(condition)
                 ? Step.of(

@@ -31,8 +31,28 @@ final class WashAcrylic implements PrepMethod {
     }
 
     @Override
-    public boolean isFor(Ground ground) {
-        return ground == Ground.OWN_FILM_MELTS;
+    public boolean isFor(Condition condition, PrepNeed need) {
+        return condition.ground() == Ground.OWN_FILM_MELTS || isOld(condition, need);
+    }
+
+    /** Somebody else's acrylic, by a system that is nothing but the same over itself. */
+    private boolean isOld(Condition condition, PrepNeed need) {
+        return !condition.ground().isFilm()
+                && need.asks().opening(id(), condition).isPresent();
+    }
+
+    @Override
+    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
+        var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
+        if (reasons.isEmpty() && isOld(condition, need) && !condition.has(Defect.SEALER, Defect.OLD_COAT)) {
+            reasons.add("No sealer was found that it could melt into.");
+        }
+        return reasons;
+    }
+
+    @Override
+    public Set<Defect> left(Condition condition, PrepNeed need) {
+        return isOld(condition, need) ? Set.of(Defect.SEALER, Defect.OLD_COAT) : Set.of();
     }
 
     @Override
@@ -41,12 +61,15 @@ final class WashAcrylic implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
+    public String because(Condition condition, PrepNeed need) {
+        if (isOld(condition, need)) {
+            return "An old acrylic takes the same again: a wash, and a drop of its solvent that shows it is one. Anything else under it needs a test square first.";
+        }
         return "The same solvent acrylic goes over itself and melts the old coat: a wash and a drop are enough, nothing is dulled.";
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
         var steps = new ArrayList<Step>();
         steps.add(Films.sweep());
         if (condition.greasy()) {

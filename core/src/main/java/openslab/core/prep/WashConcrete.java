@@ -12,8 +12,9 @@ import openslab.core.survey.area.Defect;
 
 /** Water and a brush: new stamped work and green concrete under a thin film that lets vapour through. */
 final class WashConcrete implements PrepMethod {
-    /** A litre of soapy water goes so far, m². */
-    private static final double SPREAD = 3;
+    private static final Dose SOAP = Dose.of(3, Chemical.DISH_SOAP);
+
+    private static final Dose CLEANER = Dose.of(3, Chemical.NEUTRAL_CLEANER);
 
     private static final About ABOUT = new About(
             "wash",
@@ -31,9 +32,9 @@ final class WashConcrete implements PrepMethod {
     }
 
     @Override
-    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
+    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
         var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
-        if (!ABOUT.substrates().contains(condition.substrate())) {
+        if (elsewhere(condition, need).isPresent()) {
             return reasons;
         }
         // any concrete that was finished at all is as rough as the smoothest plaque
@@ -49,24 +50,25 @@ final class WashConcrete implements PrepMethod {
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
-        return "The film is thin and asks for little; loose powder and salt come off with water, and nothing harder is wanted.";
+    public String because(Condition condition, PrepNeed need) {
+        if (condition.has(Defect.RELEASE_POWDER, Defect.EFFLORESCENCE)) {
+            return "What goes on is thin and asks for little; loose powder and salt come off with water, and nothing harder is wanted.";
+        }
+        return "It is bare, drinks, and is rough enough for what goes on: it is washed, and nothing harder is wanted.";
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
-        Step wash = Step.of(
-                        Works.PRESSURE_WASH,
-                        "Wash with a squirt of soap",
-                        "Pressure rinse with a fan tip, 16 to 18 in off green concrete, in even passes.",
-                        "Nearer, the jet cuts stripes; take off 90 to 95 % of the powder, what is pressed into the lows stays.")
-                .careful(Steps.DISPOSAL + " The jet cuts skin: boots and goggles.")
-                .mixes(Dose.of(SPREAD, Chemical.DISH_SOAP))
-                .until(Gates.residue());
+    public List<Step> steps(Condition condition, PrepNeed need) {
+        Step wash = wash(condition)
+                .careful(Steps.DISPOSAL
+                        + (condition.indoors() ? " " + Steps.UNTRAINED : " The jet cuts skin: boots and goggles."))
+                .until(condition.has(Defect.RELEASE_POWDER) ? Gates.releaseOff() : Gates.residue());
         Step dry = Steps.dry(
                 Steps.CONCRETE_DRIES_H,
-                "After rain in the night until no patch is dark.",
-                "A damp surface turns acrylics white.");
+                condition.indoors()
+                        ? "A fan is fine for wash water."
+                        : "After rain in the night until no patch is dark.",
+                "A drop on a damp floor says nothing, and a sealer over it turns white.");
         return List.of(
                 Step.of(Works.SWEEP, "Sweep and blow", "Joints and lows too.", "What is swept is not turned to mud."),
                 wash,
@@ -88,6 +90,36 @@ final class WashConcrete implements PrepMethod {
                         .which("drop")
                         .until(Gates.soaks())
                         .closes(),
-                Steps.compare(need, "By hand, against the plaques.", "A thin film wants a light suede."));
+                Steps.compare(
+                        need, "By hand, against the plaques.", "What is thin wants a light suede: open, not rough."),
+                Steps.vacuumLast(
+                        condition.indoors() ? "Vacuum right before coating" : "Blow it off right before coating"));
+    }
+
+    /** Powder is soaped and rinsed off; green concrete is washed from further off; indoors nobody can let a jet run. */
+    private static Step wash(Condition condition) {
+        if (condition.indoors()) {
+            return Step.of(
+                            Works.SCRUB_WASH,
+                            "Scrub with neutral cleaner",
+                            "Machine with a soft brush, edges by hand; pick the water up, rinse once with fresh water and pick that up too.",
+                            "Dirt and cleaner that stay in the pores keep out what goes on.")
+                    .mixes(CLEANER);
+        }
+        if (condition.has(Defect.RELEASE_POWDER)) {
+            return Step.of(
+                            Works.PRESSURE_WASH,
+                            "Wash the release powder off",
+                            "A squirt of soap, scrub, then rinse with a fan tip, 16 to 18 in off green concrete, in even passes, from the other end too.",
+                            "Nearer, the jet cuts stripes; take off 90 to 95 % of the powder, what is pressed into the lows stays.")
+                    .mixes(SOAP);
+        }
+        return Step.of(
+                        Works.PRESSURE_WASH,
+                        condition.green() ? "Wash it gently" : "Wash with a squirt of soap",
+                        "Scrub what is stuck, then rinse with a fan tip in even passes"
+                                + (condition.green() ? ", 16 to 18 in off: it is green." : "."),
+                        "A stripe of the jet shows through everything that is clear.")
+                .mixes(SOAP);
     }
 }

@@ -31,23 +31,23 @@ final class WashFilm implements PrepMethod {
     }
 
     @Override
-    public boolean isFor(Ground ground) {
-        return ground == Ground.FILM_KEPT;
+    public boolean isFor(Condition condition, PrepNeed need) {
+        return condition.ground() == Ground.FILM_KEPT;
     }
 
     /** Whatever else is found: a wash leaves it where it is, and harms nothing. */
     @Override
-    public List<String> refusals(Condition condition, ProfileNeed need, SiteLimits site) {
-        return elsewhere(condition).map(List::of).orElseGet(() -> site.against(ABOUT.demands()));
+    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
+        return elsewhere(condition, need).map(List::of).orElseGet(() -> site.against(ABOUT.demands()));
     }
 
     @Override
-    public String because(Condition condition, ProfileNeed need) {
+    public String because(Condition condition, PrepNeed need) {
         return "The film stays and nothing goes on it: it is washed, and its gloss is kept.";
     }
 
     @Override
-    public List<Step> steps(Condition condition, ProfileNeed need) {
+    public List<Step> steps(Condition condition, PrepNeed need) {
         var steps = new ArrayList<Step>();
         steps.add(Films.sweep());
         if (condition.greasy()) {

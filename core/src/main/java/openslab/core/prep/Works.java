@@ -177,6 +177,49 @@ public final class Works {
             .draws("Small unit of patch primer", 1);
     public static final Work MARK_JOINTS =
             Work.of("mark-joints", "Pin both ends of joints", Per.ONCE, 0.5).draws("Box of pins or nails", 1);
+    public static final Work TAG = Work.of("tag-joints", "Tag both ends of every expansion joint", Per.ONCE, 0.5, PINS)
+            .draws("Box of pins or nails", 1);
+    public static final Work CUT_JOINTS = Work.of(
+                    "cut-joints", "Cut the joints", Per.ONCE, 2, SAW, CHALK_LINE, EARS, GOGGLES, RESPIRATOR)
+            .wears("Diamond blade", 1);
+    public static final Work WASH_RELEASE = Work.of(
+                    "wash-release", "Wash the release off", Per.FLOOR, 20, WASHER, BRUSHES, GOGGLES, BOOTS, CLOSED_OFF)
+            .wet(4)
+            .draws("Bottle of dish soap", 100);
+    public static final Work RUB_SEAMS =
+            Work.of("rub-seams", "Rub squeezed seams down", Per.FLOOR, 60, BRUSHES, GLOVES);
+
+    // what only some systems ask for
+    public static final Work FORMS_OFF = Work.of("forms-off", "Take the forms off", Per.EDGE, 20, GLOVES);
+    public static final Work DIG_BACK = Work.of("dig-back", "Dig the soil back", Per.EDGE, 8, GLOVES, SHOVEL);
+    public static final Work LOOSE_OFF =
+            Work.of("loose-off", "Everything loose off", Per.FLOOR, 60, CHIPPER, BROOM, GOGGLES, GLOVES);
+    public static final Work BLOCK_HIGH = Work.of(
+                    "block-high", "Block high spots", Per.FLOOR, 80, GRIT_BLOCK, VACUUM, RESPIRATOR)
+            .wears("Sheet of 20 grit paper", 40);
+    public static final Work CLOSE_GAPS =
+            Work.of("close-gaps", "Close gaps, set strips", Per.EDGE, 20, FOAM).draws("Roll of foam or joint tape", 60);
+    public static final Work PROFILER = Work.of(
+                    "profiler",
+                    "Brush the profiler on",
+                    Per.FLOOR,
+                    40,
+                    BRUSHES,
+                    GOGGLES,
+                    GLOVES,
+                    BOOTS,
+                    CLOSED_OFF,
+                    HELPER)
+            .hands(2)
+            .wet(0.15);
+    public static final Work SAND_OPEN = Work.of(
+                    "sand-open", "Sand the face open", Per.FLOOR, 35, SANDER, EARS, RESPIRATOR)
+            .dust(DULLED_M, SilicaTask.UNLISTED)
+            .wears("Screen or disc", 25);
+    public static final Work SCRUB_WASH = Work.of(
+                    "scrub-wash", "Wash and scrub", Per.FLOOR, 40, SCRUBBER, BRUSHES, WET_VACUUM, FRESH_WATER, TRAINED)
+            .wet(1.5)
+            .wears("Brush or pad", 150);
     public static final Work TELL = Work.of("tell", "Say it in writing", Per.ONCE, 0.25);
 
     public static final List<Work> ALL = List.of(
@@ -223,6 +266,18 @@ public final class Works {
             TRIM_OFF,
             PRIME_PATCH,
             MARK_JOINTS,
+            TAG,
+            CUT_JOINTS,
+            WASH_RELEASE,
+            RUB_SEAMS,
+            FORMS_OFF,
+            DIG_BACK,
+            LOOSE_OFF,
+            BLOCK_HIGH,
+            CLOSE_GAPS,
+            PROFILER,
+            SAND_OPEN,
+            SCRUB_WASH,
             TELL);
 
     private Works() {}

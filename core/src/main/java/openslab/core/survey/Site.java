@@ -12,8 +12,16 @@ import openslab.core.quantity.UnitSystem;
  * @param areaM2 of what is worked on
  */
 public record Site(Limits limits, Substrate substrate, Ground ground, double areaM2, UnitSystem units, Instant now) {
-    /** A build-up that asks for this profile buries a stamp anyway. */
-    public static final int BURIES_CSP = 3;
+    /** OURS: what asks for such a profile is thick enough to bury a stamp; so is what asks for less and takes as much as cement does. */
+    private static final int BURIES_CSP = 3;
+
+    private static final int WORN_CSP = 2;
+    private static final int CEMENT_CSP = 6;
+
+    /** Whether what asks for this profile buries a stamp anyway. */
+    public static boolean buries(int cspMin, int cspMax) {
+        return cspMin >= BURIES_CSP || cspMin >= WORN_CSP && cspMax >= CEMENT_CSP;
+    }
 
     /** A site with nothing on it that stays. */
     public Site(Limits limits, Substrate substrate, double areaM2, UnitSystem units, Instant now) {
@@ -22,6 +30,6 @@ public record Site(Limits limits, Substrate substrate, Ground ground, double are
 
     /** Whether the floor is stamped, and what goes on it shows the stamp. */
     public boolean showsStamp() {
-        return substrate == Substrate.STAMPED && limits.cspMin() < BURIES_CSP;
+        return substrate == Substrate.STAMPED && !buries(limits.cspMin(), limits.cspMax());
     }
 }

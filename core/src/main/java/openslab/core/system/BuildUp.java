@@ -3,7 +3,8 @@ package openslab.core.system;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import openslab.core.prep.ProfileNeed;
+import java.util.Set;
+import openslab.core.prep.PrepNeed;
 import openslab.core.product.Liquid;
 import openslab.core.product.Material;
 import openslab.core.product.ProductSheet;
@@ -67,23 +68,24 @@ public record BuildUp(List<Layer> layers, Figure totalDry) {
     }
 
     /** The profile the sheets ask for; the published table by thickness stands in where no sheet does. */
-    public ProfileNeed profileNeed() {
-        ProfileNeed need = limits().map(l -> new ProfileNeed(l.cspMin(), l.cspMax(), l.source()))
+    public PrepNeed profileNeed() {
+        PrepNeed need = limits().map(l -> new PrepNeed(l.cspMin(), l.cspMax(), l.source()))
                 .orElseGet(this::profileByThickness);
-        boolean waived = layers.stream()
+        Set<Waiver> waived = layers.stream()
                 .findFirst()
-                .map(l -> l.sheet().traits().waives().contains(Waiver.SANDING))
-                .orElse(false);
+                .map(l -> l.sheet().traits().waives())
+                .orElse(Set.of());
         boolean reacts = layers.stream()
                 .findFirst()
                 .map(l -> l.sheet().material() instanceof Stain)
                 .orElse(false);
-        ProfileNeed asked = waived ? need.unsanded() : need;
+        PrepNeed sanded = waived.contains(Waiver.SANDING) ? need.unsanded() : need;
+        PrepNeed asked = waived.contains(Waiver.PRIMER) ? sanded.unprimed() : sanded;
         return reacts ? asked.withLime() : asked;
     }
 
     /** The published table's answer for the film as a whole. */
-    public ProfileNeed profileByThickness() {
-        return ProfileNeed.forFilm(totalDry.base());
+    public PrepNeed profileByThickness() {
+        return PrepNeed.forFilm(totalDry.base());
     }
 }

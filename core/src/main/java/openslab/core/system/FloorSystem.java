@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
+import openslab.core.prep.PrepAsks;
 import openslab.core.product.LayerRole;
 import openslab.core.quantity.Require;
 
@@ -14,13 +15,14 @@ import openslab.core.quantity.Require;
  *
  * @param id its word in the store, in files and in the API
  * @param note what it is for, in a sentence
- * @param on what it may lie on
+ * @param on what it may lie on; {@code besides} those of them for which it is not made first, and others are usual
  * @param uses what it is meant for
  * @param layers from the floor upward
  * @param rung how much is done to the floor; {@code face} what it is like afterwards
  * @param hides what is not seen any more afterwards; {@code never} what it does not make good, whatever anybody does
  * @param look how it looks in sun and shade, and what a client has to accept
- * @param asks what it asks of the floor and of the place before anything else
+ * @param asks what it asks of the floor and of the place before anything else, in words
+ * @param prep how it wants the floor made ready
  * @param care what it is cleaned with, what must not go on it, when it is due
  */
 public record FloorSystem(
@@ -28,6 +30,7 @@ public record FloorSystem(
         String title,
         String note,
         Set<Substrate> on,
+        Set<Substrate> besides,
         Set<Use> uses,
         List<Layer> layers,
         Rung rung,
@@ -36,6 +39,7 @@ public record FloorSystem(
         Set<Blemish> never,
         String look,
         String asks,
+        PrepAsks prep,
         String care) {
     /**
      * One layer of it.
@@ -59,6 +63,8 @@ public record FloorSystem(
 
     public FloorSystem {
         on = EnumSet.copyOf(on);
+        besides = besides.isEmpty() ? Set.of() : EnumSet.copyOf(besides);
+        Require.that(on.containsAll(besides), "%s lies on everything that it lies on besides", id);
         uses = EnumSet.copyOf(uses);
         layers = List.copyOf(layers);
         hides = hides.isEmpty() ? Set.of() : EnumSet.copyOf(hides);

@@ -9,7 +9,6 @@ import openslab.core.course.Gate;
 import openslab.core.prep.Gates;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
-import openslab.core.quantity.Unit;
 
 /** Every gate of laying, by its id. */
 public final class LayGates {
@@ -18,19 +17,6 @@ public final class LayGates {
 
     /** The gate whose hours the step says. */
     public static final String DRY = "dry";
-
-    /** Every joint that was tagged is cut through again. */
-    private static final Gate JOINTS = new Gate(
-            "joints-cut",
-            "Joints counted",
-            List.of(
-                    Field.quantity("tagged", "Tagged", Unit.ONE, 0, 10_000, "before anything lay on them"),
-                    Field.quantity("cut", "Cut through", Unit.ONE, 0, 10_000, "")),
-            "as many cut as were tagged",
-            "Snap the line between its pins and cut the ones that are missing: an expansion joint is never bridged.",
-            Source.commonPractice("joints: tagged is cut"),
-            false,
-            v -> v.get("tagged").base() == v.get("cut").base());
 
     private static final List<Gate> FIXED = List.of(
             Gate.either(
@@ -106,22 +92,6 @@ public final class LayGates {
                     "Sinks in, or does not dent it",
                     "Too soft: wait. Too hard: that strip is past its window, and is textured by hand or laid anew."),
             Gate.either(
-                    "prints",
-                    "Looked at along the light",
-                    "sharp",
-                    "Prints sharp, seams closed",
-                    "weak",
-                    "Weak prints or squeezed seams",
-                    "Press those again while it dents; rub seams down with something round."),
-            Gate.either(
-                    "release-off",
-                    "A wet hand across it",
-                    "off",
-                    "90 to 95 % is off; what is pressed in stays",
-                    "powder",
-                    "Powder lies loose",
-                    "Wash again, and rinse from the other end: powder under a sealer is freckles after a winter."),
-            Gate.either(
                     "seen-sealed",
                     "A patch of 10 % sealer in 90 % acetone",
                     "agreed",
@@ -137,14 +107,6 @@ public final class LayGates {
                     "bald",
                     "Bald or puddled somewhere",
                     "Touch up the bald; a mild descaler, weakest first, takes puddle marks off before sealer."),
-            Gate.either(
-                    "evenly-changed",
-                    "Looked at wet",
-                    "even",
-                    "The slab changed colour evenly, no stripes",
-                    "stripes",
-                    "Stripes",
-                    "Wash again in even passes."),
             Gate.either(
                     "firm",
                     "A thumb pressed on it",
@@ -177,7 +139,17 @@ public final class LayGates {
                     "fewer",
                     "Missing somewhere",
                     "Drill them before the colour goes on."),
-            JOINTS,
+            Gates.jointsCut(),
+            Gates.releaseOff(),
+            Gate.either(
+                    "prints",
+                    "Looked at along the light",
+                    "sharp",
+                    "Prints sharp, seams closed",
+                    "weak",
+                    "Weak prints or squeezed seams",
+                    "Press those again while it dents; rub seams down with something round."),
+            Gates.evenlyChanged(),
             Gates.soaks(),
             Gates.residue(),
             Gates.noDust(),

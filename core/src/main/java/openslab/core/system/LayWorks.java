@@ -95,8 +95,7 @@ public final class LayWorks {
             Work.of("tack", "Tack off", Per.FLOOR, 150, CLOTHS).wears("Tack cloth", 25);
     public static final Work UNMASK = Work.of("unmask", "Pull the masking", Per.EDGE, 120);
 
-    public static final Work TAG = Work.of("tag-joints", "Tag both ends of every expansion joint", Per.ONCE, 0.5, PINS)
-            .draws("Box of pins or nails", 1);
+    public static final Work TAG = Works.TAG;
     public static final Work MIX_BAGS =
             Work.of("mix-bags", "Mix the bags", Per.ONCE, 0.3, MIXER, BAGS, RESPIRATOR, GLOVES, GOGGLES, HELPER);
     public static final Work PLACE = Work.of(
@@ -104,15 +103,7 @@ public final class LayWorks {
             .hands(3);
     public static final Work STAMP =
             Work.of("stamp", "Stamp", Per.FLOOR, 15, STAMPS, HELPER).hands(3).draws("Pail of release", 90);
-    public static final Work CUT_JOINTS = Work.of(
-                    "cut-joints", "Cut the joints", Per.ONCE, 2, SAW, CHALK_LINE, EARS, GOGGLES, RESPIRATOR)
-            .wears("Diamond blade", 1);
-    public static final Work WASH_RELEASE = Work.of(
-                    "wash-release", "Wash the release off", Per.FLOOR, 20, WASHER, BRUSHES, GOGGLES, BOOTS, CLOSED_OFF)
-            .wet(4)
-            .draws("Bottle of dish soap", 100);
-    public static final Work RUB_SEAMS =
-            Work.of("rub-seams", "Rub squeezed seams down", Per.FLOOR, 60, BRUSHES, GLOVES);
+    public static final Work CUT_JOINTS = Works.CUT_JOINTS;
     public static final Work ACCENT = Work.of(
                     "accent", "Roll and broom the accent", Per.FLOOR, 40, ROLLER, BROOM, GLOVES)
             .wears(SLEEVE, 60);
@@ -182,13 +173,9 @@ public final class LayWorks {
             LOOK,
             TACK,
             UNMASK,
-            TAG,
             MIX_BAGS,
             PLACE,
             STAMP,
-            CUT_JOINTS,
-            WASH_RELEASE,
-            RUB_SEAMS,
             ACCENT,
             SPRAY_DYE,
             BRUSH_ANTIQUE,

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.floor.Substrate;
-import openslab.core.prep.ProfileNeed;
+import openslab.core.prep.PrepNeed;
 import openslab.core.product.Chemistry;
 import openslab.core.product.Exposure;
 import openslab.core.product.LayerRole;
@@ -151,8 +151,8 @@ public final class LayerChecks {
     /** The published table by thickness against what the sheets ask for. */
     private static void profile(List<Layer> layers, UnitSystem units, List<LayerCheck> checks) {
         BuildUp buildUp = BuildUp.of(layers.stream().map(Layer::laid).toList(), units);
-        ProfileNeed asked = buildUp.profileNeed();
-        ProfileNeed table = buildUp.profileByThickness();
+        PrepNeed asked = buildUp.profileNeed();
+        PrepNeed table = buildUp.profileByThickness();
         if (asked.min() > asked.max()) {
             checks.add(new LayerCheck(
                     layers.get(0).id(),

@@ -33,7 +33,7 @@ import org.testng.annotations.Test;
 
 /** How a plan goes: gates one after another, what a failed one makes anybody do again, and clocks that begin by themselves. */
 public class CourseTest {
-    private static final ProfileNeed THIN = new ProfileNeed(1, 3, Source.ours("test"));
+    private static final PrepNeed THIN = new PrepNeed(1, 3, Source.ours("test"));
     private static final Condition BARE =
             new Condition(Substrate.BARE_CONCRETE, Set.of(), Optional.of(false), Optional.empty(), true, false);
     private static final Extent FLOOR = new Extent(60, 32);

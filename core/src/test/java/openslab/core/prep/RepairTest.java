@@ -141,7 +141,7 @@ public class RepairTest {
 
     @Test
     public void repairs_come_before_the_floor_is_closed_and_only_where_it_is_opened() {
-        var need = new ProfileNeed(3, 5, ours());
+        var need = new PrepNeed(3, 5, ours());
         var bare = new Condition(Substrate.BARE_CONCRETE, Set.of(), Optional.of(false), Optional.empty(), true, false);
         List<Step> repairs = repairs(cracks(new Flaws.Crack("k", 5, 0.002, 0.01, false)), 0).stream()
                 .flatMap(r -> r.steps().stream())

@@ -11,6 +11,7 @@ import openslab.core.Stories;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.job.CandidateReport;
+import openslab.core.prep.PrepAsks;
 import openslab.core.product.Advice;
 import openslab.core.product.Handling;
 import openslab.core.product.LayerRole;
@@ -53,6 +54,7 @@ public class CandidateTest {
                 id,
                 "",
                 Set.of(Substrate.BARE_CONCRETE),
+                Set.of(),
                 EnumSet.allOf(Use.class),
                 List.of(layer),
                 Rung.COAT,
@@ -61,6 +63,7 @@ public class CandidateTest {
                 Set.of(),
                 "",
                 "",
+                PrepAsks.NOTHING,
                 "");
         return new Candidate(system, sheets, sheets.stream().map(Ways::usual).toList());
     }

@@ -226,7 +226,7 @@ class DemoWorld implements ApplicationRunner {
                 .done("fix-loose")
                 .done("solvent-wipe", "amount", "130 ft²", "hours", "0.5 h", "hands", "1")
                 .gate("wipe", "wipe", "clean")
-                .gate("dull", "dull", "shine");
+                .gate("coat-holds", "coat-holds", "lets-go");
     }
 
     private void kilnRoom() {

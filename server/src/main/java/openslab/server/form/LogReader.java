@@ -17,6 +17,8 @@ import openslab.core.job.KnownGates;
 import openslab.core.job.KnownWorks;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
+import openslab.core.prep.PrepMethod;
+import openslab.core.prep.PrepMethods;
 import openslab.core.prep.Things;
 import openslab.core.product.Material;
 import openslab.core.quantity.Faults;
@@ -111,6 +113,7 @@ final class LogReader {
             case BEGUN, DONE -> KnownWorks.ofStep(subject).isEmpty();
             case TICK ->
                 LayUp.layerOf(subject).isEmpty() && Things.label(subject).isEmpty();
+            case METHOD -> PrepMethods.find(subject).isEmpty();
             case BATCH, COAT, COLOUR, NEED, STRIKE, PLACE, NOTE -> false;
         };
     }
@@ -244,6 +247,14 @@ final class LogReader {
                     throw notOneOf(subject, List.of(Needs.SUBJECT));
                 }
                 yield Needs.fields();
+            }
+            case METHOD -> {
+                if (PrepMethods.find(subject).isEmpty()) {
+                    throw notOneOf(
+                            subject,
+                            PrepMethods.ALL.stream().map(PrepMethod::id).toList());
+                }
+                yield List.of();
             }
             case NOTE -> {
                 if (!subject.isEmpty()) {

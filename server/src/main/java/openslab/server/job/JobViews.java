@@ -19,6 +19,7 @@ import openslab.core.job.LogEntry;
 import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
 import openslab.core.job.ZoneReport;
+import openslab.core.prep.PrepMethods;
 import openslab.core.prep.Things;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Value;
@@ -324,6 +325,11 @@ public class JobViews {
             case GATE -> "Gate " + ofLayer(e, LayUp.within(e.subject())) + ": " + values;
             case BATCH -> "Batch mixed for the " + e.subject() + ": " + values;
             case COAT -> "Coat done: " + e.subject() + (values.isEmpty() ? "" : ", " + values);
+            case METHOD ->
+                "Prepared by: "
+                        + PrepMethods.find(e.subject())
+                                .map(m -> Show.lower(m.title()))
+                                .orElse(e.subject());
             case NEED -> "Needed of the floor: " + needs(e);
             case COLOUR -> "Came for the " + e.subject() + ": " + values;
             case BEGUN -> work(e) + " begun";

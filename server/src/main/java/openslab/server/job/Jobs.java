@@ -17,6 +17,7 @@ import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.job.LogGuard;
 import openslab.core.job.ZoneFacts;
+import openslab.core.prep.PrepAsks;
 import openslab.core.prep.SiteLimit;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
@@ -230,7 +231,8 @@ public class Jobs {
                             choice.by(),
                             choice.why(),
                             choice.patch(),
-                            List.of()),
+                            List.of(),
+                            PrepAsks.NOTHING),
                     job.facts().units());
             store.advance(
                     jobId,

@@ -15,10 +15,12 @@ import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
 import openslab.core.practice.Practices;
+import openslab.core.prep.PrepAsks;
 import openslab.core.prep.SiteLimits;
 import openslab.core.product.LayerRole;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Value;
+import openslab.core.system.FloorSystem;
 import openslab.server.form.ZoneChoice;
 import openslab.server.product.SheetStore;
 import openslab.server.store.Snapshot;
@@ -171,6 +173,11 @@ public class ZoneReader {
     }
 
     private Cycle cycle(ZoneStore.StoredCycle c) {
-        return new Cycle(c.number(), c.kind(), c.began(), c.by(), c.why(), c.patch(), layers(c));
+        return new Cycle(c.number(), c.kind(), c.began(), c.by(), c.why(), c.patch(), layers(c), asks(c));
+    }
+
+    /** How its system wants the floor made ready; nothing where it is of none, or where that is no more. */
+    public PrepAsks asks(ZoneStore.StoredCycle c) {
+        return systems.find(c.buildUp().system()).map(FloorSystem::prep).orElse(PrepAsks.NOTHING);
     }
 }

@@ -5,6 +5,8 @@ import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
+import openslab.core.prep.Extra;
+import openslab.core.prep.Opening;
 import openslab.core.product.LayerRole;
 import openslab.core.system.Blemish;
 import openslab.core.system.Face;
@@ -14,15 +16,17 @@ import org.jspecify.annotations.Nullable;
 /**
  * A system as it is written in its file: texts with units, and works, gates and harms by their ids.
  *
- * @param on substrates that it may lie on; {@code uses} what it is meant for
+ * @param on substrates that it may lie on; {@code besides} those of them for which it is not made first; {@code uses} what it is meant for
  * @param rung how much is done to the floor
  * @param never what it does not hide, whatever anybody does
+ * @param asks what it asks of the floor, in words; {@code prep} how it wants the floor made ready
  */
 public record SystemForm(
         String id,
         String title,
         String note,
         @ArraySchema(schema = @Schema(implementation = Substrate.class)) List<String> on,
+        @Nullable @ArraySchema(schema = @Schema(implementation = Substrate.class)) List<String> besides,
         @ArraySchema(schema = @Schema(implementation = Use.class)) List<String> uses,
         List<LayerPart> layers,
         @Schema(implementation = Rung.class) String rung,
@@ -31,7 +35,41 @@ public record SystemForm(
         @ArraySchema(schema = @Schema(implementation = Blemish.class)) List<String> never,
         String look,
         String asks,
+        @Nullable MadeReadyPart prep,
         String care) {
+    /**
+     * How its floor is made ready; left out where whatever opens the floor enough will do.
+     *
+     * @param ways that it takes, the best first
+     * @param also what is done besides, whichever way
+     * @param still whether nothing is blown over the floor and nothing laid below that carries no static away
+     */
+    public record MadeReadyPart(
+            @Nullable List<ReadyWayPart> ways,
+            @Nullable @ArraySchema(schema = @Schema(implementation = Extra.class)) List<String> also,
+            @Nullable Boolean still) {}
+
+    /**
+     * One way of preparing.
+     *
+     * @param method by its id
+     * @param on floors on which it is taken; left out for every floor that the method is for
+     * @param why the system takes it
+     * @param chemical what is mixed for it, by its id; left out for what the method usually takes. {@code strength} as a label has
+     *     it, {@code spread} how far the mix goes
+     * @param pressure at which the floor is washed in it or after it
+     * @param manner how it is done otherwise than usual
+     */
+    public record ReadyWayPart(
+            String method,
+            @Nullable @ArraySchema(schema = @Schema(implementation = Substrate.class)) List<String> on,
+            String why,
+            @Nullable String chemical,
+            @Nullable String strength,
+            @Nullable String spread,
+            @Nullable String pressure,
+            @Nullable @ArraySchema(schema = @Schema(implementation = Opening.Manner.class)) List<String> manner) {}
+
     /** What it is like afterwards. @param money 1 the least to 4 */
     public record FacePart(
             @Schema(implementation = Face.Tone.class) String tone,

@@ -13,6 +13,7 @@ import openslab.core.course.work.Work;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.job.KnownWorks;
+import openslab.core.prep.PrepAsks;
 import openslab.core.product.LayerRole;
 import openslab.core.product.TemperatureCurve;
 import openslab.core.quantity.Faults;
@@ -69,6 +70,10 @@ final class SystemReader {
         if (uses.isEmpty()) {
             faults.add("uses", null, "what it is meant for");
         }
+        Set<Substrate> besides = allOf("besides", form.besides(), Substrate.class);
+        besides.stream()
+                .filter(b -> !on.contains(b))
+                .forEach(b -> faults.add("besides", b.name(), "a floor that it may lie on"));
         if (on.isEmpty()) {
             faults.add("on", null, "what it may lie on");
         }
@@ -100,9 +105,12 @@ final class SystemReader {
         String look = faults.prose("look", form.look(), 1000);
         String asks = faults.prose("asks", form.asks(), 1000);
         String care = faults.prose("care", form.care(), 1000);
+        PrepAsks prep = form.prep() == null ? PrepAsks.NOTHING : new PrepReader(faults).read(form.prep());
         faults.check();
         return new Read(
-                new FloorSystem(id, title, note, on, uses, layers, rung, face, hides, never, look, asks, care), ways);
+                new FloorSystem(
+                        id, title, note, on, besides, uses, layers, rung, face, hides, never, look, asks, prep, care),
+                ways);
     }
 
     /** @throws openslab.core.quantity.InvalidInput naming every fault */

@@ -48,6 +48,8 @@ public enum Item {
     SOFT_BRUSH("Soft wide brush, mist bottle, spare hands", Kind.TOOL),
     BAGS("Every bag of the layer opened and felt: no lumps", Kind.TOOL, true),
     FOAM("Foam or tape for the expansion gaps", Kind.TOOL, true),
+    SHOVEL("Shovels and a barrow", Kind.TOOL),
+    GRIT_BLOCK("20 grit block", Kind.TOOL),
     TEST_KIT("Dropper, pH paper, tack cloth, plaques", Kind.TOOL),
     SODA("Baking soda mixed and at hand", Kind.CHEMICAL, true),
     FRESH_WATER("Fresh water running", Kind.CHEMICAL),

@@ -1,6 +1,7 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
@@ -41,7 +42,9 @@ public final class CrossCut implements TestMethod {
 
     @Override
     public boolean asked(Readings read, Site site) {
-        return SignTest.seen(read, "coating") && !OldFloor.bars(read, site.substrate());
+        return site.ground() == Ground.BARE
+                && SignTest.seen(read, "coating")
+                && !OldFloor.bars(read, site.substrate(), site.ground());
     }
 
     @Override

@@ -1,6 +1,7 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
@@ -51,19 +52,20 @@ public final class OldFloor implements TestMethod {
 
     @Override
     public boolean asked(Readings read, Site site) {
-        return suspect(read, site.substrate());
+        return suspect(read, site.substrate(), site.ground());
     }
 
-    private static boolean suspect(Readings read, Substrate substrate) {
+    /** What an earlier cycle laid is known to the shop; what lay there before it was asked about then. */
+    private static boolean suspect(Readings read, Substrate substrate, Ground ground) {
         return substrate.family() == Substrate.Family.RESILIENT
                 || substrate == Substrate.COATED_CONCRETE
-                || SignTest.seen(read, "coating");
+                || ground == Ground.BARE && SignTest.seen(read, "coating");
     }
 
     /** Whether there is an old film or floor here that nobody may abrade yet. */
-    public static boolean bars(Readings read, Substrate substrate) {
+    public static boolean bars(Readings read, Substrate substrate, Ground ground) {
         boolean cleared = read.newest(ID).map(OldFloor::cleared).orElse(false);
-        return !cleared && (suspect(read, substrate) || read.newest(ID).isPresent());
+        return !cleared && (suspect(read, substrate, ground) || read.newest(ID).isPresent());
     }
 
     private static boolean cleared(Reading r) {

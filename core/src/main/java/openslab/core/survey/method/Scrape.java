@@ -1,5 +1,6 @@
 package openslab.core.survey.method;
 
+import openslab.core.floor.Ground;
 import openslab.core.quantity.Source;
 import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
@@ -46,6 +47,8 @@ public final class Scrape extends SignTest {
     /** Not before the film is known to hold no asbestos or lead. */
     @Override
     public boolean asked(Readings read, Site site) {
-        return seen(read, "coating") && !OldFloor.bars(read, site.substrate());
+        return site.ground() == Ground.BARE
+                && seen(read, "coating")
+                && !OldFloor.bars(read, site.substrate(), site.ground());
     }
 }

@@ -2,6 +2,7 @@ package openslab.core.survey.method;
 
 import java.util.ArrayList;
 import java.util.List;
+import openslab.core.floor.Ground;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.survey.Finding;
@@ -19,6 +20,7 @@ public final class WalkOver implements TestMethod {
     public static final String ID = Readings.WALK_OVER;
 
     private static final Source PRACTICE = Source.commonPractice("");
+    private static final Source OURS = Source.ours("what was laid here stands in the log");
     private static final Source D4580 = Source.published("ASTM D4580, from memory: sounding");
 
     private static final About ABOUT = new About(
@@ -76,7 +78,14 @@ public final class WalkOver implements TestMethod {
                             "A bonded system holds only as well as what it stands on; acid cannot cut through it either.",
                             off(Defect.SEALER, site)));
         }
-        if (r.yes("coating")) {
+        if (r.yes("coating") && site.ground() != Ground.BARE) {
+            findings.add(draft(r, "own-coating", "our own coat seen", "what earlier cycles laid", OURS)
+                    .go(
+                            "our own coat on the floor",
+                            site.ground().isFilm()
+                                    ? "It is known what it is, and it stays: it is washed and dulled, or wiped."
+                                    : "It is known what it is: it comes off where this cycle works."));
+        } else if (r.yes("coating")) {
             findings.add(draft(r, "coating", "an old film seen", bare(site), PRACTICE)
                     .hold(
                             "an old film on the floor",

@@ -1,0 +1,157 @@
+package openslab.core.prep;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import openslab.core.Stories;
+import openslab.core.floor.Substrate;
+import openslab.core.job.CycleKind;
+import openslab.core.job.LogGuard;
+import openslab.core.job.Mark;
+import openslab.core.job.PrepReport;
+import openslab.core.prep.Opening.Manner;
+import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Verdict;
+import org.testng.annotations.Test;
+
+/** A way of preparing is chosen among those that fit, goes on once it is begun, and knows what the shop laid itself. */
+public class ChosenWayTest {
+    private static final String CLEAN = "sealer=no oil=no coating=no dusting=no hollow=no";
+
+    private static Stories ground() {
+        return new Stories()
+                .surveyed()
+                .by("grind")
+                .done(2, "grind", "")
+                .gate(2, "profile", "csp=3")
+                .gate(3, "rub", "rub=clean")
+                .gate(3, "soaks", "soaks=soaks")
+                .gate(3, "no-dust", "no-dust=clean");
+    }
+
+    private static PrepReport prep(Stories story, double hours) {
+        return story.at(hours).prep();
+    }
+
+    @Test
+    public void a_walk_after_preparation_throws_nothing_away() {
+        Stories story = ground();
+        assertEquals(prep(story, 4).mark(), Mark.DONE);
+        story.reading(5, "walk-over", "whole floor", CLEAN).reading(5, "profile", "", "csp=3");
+        assertEquals(prep(story, 6).mark(), Mark.DONE);
+        story.reading(7, "walk-over", "whole floor", CLEAN.replace("dusting=no", "dusting=yes"));
+        assertEquals(prep(story, 8).method(), "grind");
+    }
+
+    /** What was found since is told, and holds a preparation that is not through; one that is through stays so: the survey tells it. */
+    @Test
+    public void oil_that_is_found_halfway_is_told() {
+        Stories story =
+                new Stories().surveyed().by("grind").done(2, "grind", "").gate(2, "profile", "csp=3");
+        assertTrue(prep(story, 3).against().isEmpty());
+        story.reading(4, "walk-over", "whole floor", CLEAN.replace("oil=no", "oil=yes"));
+        assertEquals(prep(story, 5).method(), "grind");
+        assertEquals(prep(story, 5).mark(), Mark.HOLD);
+        assertTrue(prep(story, 5).against().get(0).contains("smears it in"));
+    }
+
+    @Test
+    public void what_the_place_forbids_later_does_not_undo_what_is_done() {
+        Stories story = ground().at(new SiteLimits(false, true, Set.of(SiteLimit.QUIET)));
+        assertEquals(prep(story, 4).method(), "grind");
+        assertEquals(prep(story, 4).mark(), Mark.DONE);
+    }
+
+    @Test
+    public void a_way_is_chosen_among_those_that_fit_and_with_a_reason() {
+        Stories story = new Stories().surveyed();
+        assertEquals(prep(story, 1).method(), "grind");
+        assertTrue(prep(story, 1).chosen().isEmpty());
+        var unfit = expectThrows(
+                InvalidInput.class,
+                () -> LogGuard.take(
+                        story.facts(), new Stories().method(1, "etch", "").last(), UnitSystem.METRIC));
+        assertEquals(
+                unfit.faults().stream().map(f -> f.field()).toList(), List.of("subject", "note"), unfit.getMessage());
+        assertTrue(unfit.faults().get(0).accepted().contains("shot-blast"));
+        story.method(1, "shot-blast", "the blaster is here anyway");
+        assertEquals(prep(story, 2).method(), "shot-blast");
+        assertEquals(prep(story, 2).chosen().orElseThrow().why(), "the blaster is here anyway");
+        // what does not fit any more is not done
+        story.at(new SiteLimits(true, true, Set.of(SiteLimit.NO_THREE_PHASE)));
+        assertEquals(prep(story, 2).method(), "grind");
+    }
+
+    @Test
+    public void a_way_that_is_changed_after_it_was_begun_is_told_for_ever() {
+        Stories story = new Stories().surveyed();
+        story.by("grind").done(2, "grind", "");
+        story.method(3, "shot-blast", "the grinder broke");
+        var report = story.at(4);
+        assertEquals(report.prep().method(), "shot-blast");
+        assertTrue(report.conduct().stream()
+                .flatMap(c -> c.findings().stream())
+                .anyMatch(f -> f.rule().equals("method-changed") && f.verdict() == Verdict.HOLD));
+    }
+
+    private static PrepNeed need(Opening... openings) {
+        return new PrepNeed(1, 3, openslab.core.quantity.Source.ours("test"))
+                .asking(new PrepAsks(List.of(openings), EnumSet.noneOf(Extra.class), false));
+    }
+
+    private static Condition concrete(openslab.core.survey.area.Defect... found) {
+        return new Condition(Substrate.BARE_CONCRETE, Set.of(found), Optional.of(false), Optional.empty(), true, false);
+    }
+
+    @Test
+    public void a_system_is_prepared_in_its_own_order_and_by_nothing_else() {
+        var need = need(
+                new Opening("profiler", Set.of(), "It says so.", Optional.empty(), 3000, Set.of()),
+                new Opening("grind", Set.of(), "Films come off.", Optional.empty(), 0, Set.of(Manner.FILM_ONLY)));
+        var site = new SiteLimits(true, true);
+        PrepPlan bare = PrepPlan.choose(concrete(), need, site);
+        assertEquals(bare.fits().stream().map(f -> f.method().id()).toList(), List.of("profiler"));
+        assertTrue(bare.refused().stream()
+                .filter(r -> r.method().equals("etch"))
+                .allMatch(r -> r.reasons().get(0).contains("profiler and wash, or grind")));
+        assertTrue(bare.steps().stream().anyMatch(s -> s.title().equals("Pressure wash at 3000 psi")));
+        PrepPlan sealed = PrepPlan.choose(concrete(openslab.core.survey.area.Defect.SEALER), need, site);
+        assertEquals(sealed.method().orElseThrow().id(), "grind");
+        assertTrue(sealed.steps().stream().anyMatch(s -> s.does().startsWith("Until the film is off and no further")));
+        assertFalse(sealed.steps().stream().anyMatch(s -> s.does().contains("aggregate")));
+    }
+
+    /** A crew that says truthfully that a coat lies there is not stopped for lead by its own epoxy. */
+    @Test
+    public void what_the_shop_laid_is_known() {
+        for (CycleKind kind : List.of(CycleKind.RESEAL, CycleKind.REPAIR, CycleKind.RECOAT)) {
+            Stories story = new Stories().surveyed().ground();
+            for (String layer : List.of("primer", "body", "flake", "clear")) {
+                story.coat(40, layer);
+            }
+            List<openslab.core.job.LayerChoice> again =
+                    kind == CycleKind.RESEAL ? Stories.epoxyWithFlake().subList(3, 4) : Stories.epoxyWithFlake();
+            story.begin(9000, kind, kind == CycleKind.REPAIR ? "2 m²" : "", again);
+            story.surveyedAt(9001);
+            story.reading(9002, "walk-over", "whole floor", CLEAN.replace("coating=no", "coating=yes"));
+            var report = story.at(9003);
+            assertFalse(
+                    report.prep().method().isEmpty(),
+                    kind + ": " + report.prep().refused());
+            assertTrue(
+                    report.survey().findings().stream().noneMatch(f -> f.rule().startsWith("old-floor")),
+                    kind + ": " + report.survey().summary());
+            assertTrue(
+                    report.survey().tallies().stream()
+                            .noneMatch(t -> t.required() && t.method().equals("solvent-rub")),
+                    kind.toString());
+        }
+    }
+}
