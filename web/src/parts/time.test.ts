@@ -39,6 +39,8 @@ describe('how long is left', () => {
     [19 * 60, '19 h'],
     [3 * 24 * 60, '3 days'],
     [49 * 24 * 60, '7 weeks'],
+    [400 * 24 * 60, '13 months'],
+    [728 * 24 * 60, '24 months'],
     [4 * 365.25 * 24 * 60, '4 years'],
   ])('says %d minutes as %s', (minutes, words) => {
     expect(left(after(minutes), now)).toBe(words);

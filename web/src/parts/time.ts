@@ -46,7 +46,7 @@ export function when(at: Date, zone: string, now: Date): string {
   return longDate(at, zone);
 }
 
-/** "2 h 40", "19 h", "3 days", "7 weeks"; "now" once it is over. */
+/** "2 h 40", "19 h", "3 days", "7 weeks", "13 months"; "now" once it is over. */
 export function left(at: Date, now: Date): string {
   const ms = at.getTime() - now.getTime();
   if (ms <= 0) {
@@ -65,8 +65,11 @@ export function left(at: Date, now: Date): string {
   if (ms < 21 * DAY) {
     return `${Math.round(ms / DAY)} days`;
   }
-  if (ms < 730 * DAY) {
+  if (ms < 182 * DAY) {
     return `${Math.round(ms / (7 * DAY))} weeks`;
+  }
+  if (ms < 730 * DAY) {
+    return `${Math.round(ms / (30.44 * DAY))} months`;
   }
   return `${Math.round(ms / (365.25 * DAY))} years`;
 }

@@ -35,8 +35,8 @@
 </script>
 
 <Fold
-  title="Lies ready: {ticked} of {things.length} ticked"
-  about="A clock is started when everything its step needs lies ready; a tick holds for a day."
+  title="At hand: {ticked} of {things.length} ticked"
+  about="A clock is started when everything its step needs is at hand; a tick holds for a day."
   open={wanted}
 >
   <Trouble problem={sending.problem} shown={['by']} />

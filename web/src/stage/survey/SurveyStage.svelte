@@ -72,7 +72,7 @@
     <TestPlaces {desk} {job} {zone} />
     <p class="measure">
       Area <FigureButton figure={report.area} /> <small>{report.area.also}</small>
-      &nbsp; Round it <FigureButton figure={report.perimeter} />
+      &nbsp; Perimeter <FigureButton figure={report.perimeter} />
       <small>{report.perimeter.also}</small>
     </p>
     <div class="buttons">

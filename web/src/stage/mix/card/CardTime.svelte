@@ -83,7 +83,7 @@
   <Say>
     {mixing.life
       ? 'The pot life begins with the first turn.'
-      : 'It is kept as mixed from the first turn on.'}
+      : 'The log counts the batch as mixed from the moment you begin to stir.'}
   </Say>
   <CardWho sending={mixing.sending} asked={layer.asksReason} />
   {@render stir()}

@@ -281,8 +281,8 @@ public class PrepareTest extends OnTheDemo {
         Page two = openJob(390, 844, "Bakery");
         new Hands(one).climbTo("Prep");
         new Hands(two).climbTo("Prep");
-        one.getByText("Lies ready:").click();
-        two.getByText("Lies ready:").click();
+        one.getByText("At hand:").click();
+        two.getByText("At hand:").click();
         new Hands(one).fill("Ticked by", "Wren");
         new Hands(two).fill("Ticked by", "Tamsin");
         var seconds = new ArrayList<Double>();

@@ -333,12 +333,16 @@ public final class Conduct {
                 .filter(t -> !t.isThrough() && t.step().gate().isPresent())
                 .findFirst()
                 .map(t -> Finding.of("coat-before-its-gate")
-                        .measured("\"" + t.title() + "\" has not passed")
+                        .measured("\"" + t.title() + "\" " + (isSettling(t) ? "is not settled" : "has not passed"))
                         .needed("every gate before it passed", OURS)
                         .hold(
-                                Show.lower(t.title()) + " not passed",
+                                Show.lower(t.title()) + (isSettling(t) ? ": not settled yet" : " not passed"),
                                 t.step().why(),
                                 t.step().gate().orElseThrow().again()));
+    }
+
+    private static boolean isSettling(Course.Turn t) {
+        return t.step().work().is(LayWorks.SETTLE);
     }
 
     /** What is still to be done to the layer below, once it is on. */

@@ -185,7 +185,7 @@ final class DayLine {
                                     running.get().timed() ? Mark.IN_HAND : Mark.WET,
                                     now)
                             : RunningClock.Next.of(
-                                    "test now: " + gate, running.get().closes(), Mark.WINDOW_OPEN, now));
+                                    "test now: " + gate, running.get().closes(), Mark.IN_HAND, now));
         }
         Optional<StepReport> first = open.stream().findFirst();
         Optional<RunningClock.Next> again = first.filter(s -> s.round() > 1)

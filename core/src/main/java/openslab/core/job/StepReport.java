@@ -83,6 +83,7 @@ public record StepReport(
 
         private static String found(Gate gate, Map<String, Value> values) {
             return gate.fields().stream()
+                    .filter(f -> values.containsKey(f.id()))
                     .map(f -> f.choices().stream()
                             .filter(c -> c.id().equals(values.get(f.id()).typed()))
                             .map(Field.Choice::label)

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import openslab.core.course.Gate;
 import openslab.core.course.Step;
 import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
@@ -107,12 +108,24 @@ public final class PrepMethods {
     /** What is keyed in at every gate there is, by gate id: a log may hold gates of a method chosen earlier. */
     public static Map<String, List<Field>> gateFields() {
         Map<String, List<Field>> fields = new TreeMap<>();
-        ALL.stream()
-                .flatMap(m -> Stream.of(ANY, FILMED).flatMap(c -> EVERY.stream().map(n -> m.steps(c, n))))
-                .flatMap(steps -> Step.gatesOf(steps).stream())
-                .forEach(g -> fields.put(g.id(), g.fields()));
-        Stream.of(Extra.values()).forEach(x -> x.step().gate().ifPresent(g -> fields.put(g.id(), g.fields())));
-        Gates.OF_REPAIRS.forEach(g -> fields.put(g.id(), g.fields()));
+        gates().forEach(g -> fields.put(g.id(), g.fields()));
         return fields;
+    }
+
+    /** What each of them is called, by its id. */
+    public static Map<String, String> gateTitles() {
+        Map<String, String> titles = new TreeMap<>();
+        gates().forEach(g -> titles.put(g.id(), g.title()));
+        return titles;
+    }
+
+    private static Stream<Gate> gates() {
+        Stream<Step> steps = ALL.stream()
+                .flatMap(m -> Stream.of(ANY, FILMED).flatMap(c -> EVERY.stream().flatMap(n -> m.steps(c, n).stream())));
+        return Stream.of(
+                        steps.flatMap(s -> s.gate().stream()),
+                        Stream.of(Extra.values()).flatMap(x -> x.step().gate().stream()),
+                        Gates.OF_REPAIRS.stream())
+                .flatMap(g -> g);
     }
 }

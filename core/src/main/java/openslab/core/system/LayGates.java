@@ -181,7 +181,18 @@ public final class LayGates {
                                 "Settled",
                                 new Field.Choice("yes", "Settled"),
                                 new Field.Choice("no", "Not yet")),
-                        Field.words("with", "Agreed with", 60, "who said so")),
+                        Field.words("with", "Agreed with", 60, "who said so"),
+                        Field.words("sample", "Which sample", 60, "its place, or its name")
+                                .ifWanted(),
+                        Field.words("over", "Over what", 60, "the colour that was there, or bare")
+                                .ifWanted(),
+                        Field.choice(
+                                        "seen",
+                                        "Looked at",
+                                        new Field.Choice("sealed", "Sealed and dry"),
+                                        new Field.Choice("wet", "Wet with water"),
+                                        new Field.Choice("bare", "Bare and dry"))
+                                .ifWanted()),
                 "settled, with a name",
                 "Settle it first: afterwards it costs stripping or blasting.",
                 Source.commonPractice("what cannot be undone cheaply is agreed before"),
@@ -195,6 +206,14 @@ public final class LayGates {
         fields.put(DRY, dry(1, true).fields());
         fields.put(SETTLED, settled("").fields());
         return Map.copyOf(fields);
+    }
+
+    /** What each is called, by its id. */
+    public static Map<String, String> titles() {
+        Map<String, String> titles = FIXED.stream().collect(Collectors.toMap(Gate::id, Gate::title));
+        titles.put(DRY, dry(1, true).title());
+        titles.put(SETTLED, "Settled");
+        return Map.copyOf(titles);
     }
 
     /** Every id a step may name. */

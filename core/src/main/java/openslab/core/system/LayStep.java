@@ -53,8 +53,11 @@ public record LayStep(
 
     /** As it is done with {@code sheet}. */
     Step of(ProductSheet sheet) {
-        Step step = Step.of(work, title, does, why)
-                .careful(harms.stream().map(Harm::words).collect(Collectors.joining(" ")))
+        Step step = Step.of(InHand.work(work, sheet), title, does, why)
+                .careful(harms.stream()
+                        .filter(h -> InHand.harms(h, sheet))
+                        .map(Harm::words)
+                        .collect(Collectors.joining(" ")))
                 .waiting(waits.of(sheet))
                 .failingRepeats(again.toArray(String[]::new));
         Step named = which.isEmpty() ? step : step.which(which);

@@ -16,7 +16,7 @@ public final class LayWorks {
     /** What a roller is covered with; which nap, its sheet says. */
     public static final String SLEEVE = "Roller sleeve";
 
-    private static final String FLUSH = "Can of acetone or xylene, to flush the sprayer";
+    static final String FLUSH = "Can of acetone or xylene, to flush the sprayer";
 
     public static final Work SETTLE = Work.of("settle", "Settle what cannot be undone", Per.ONCE, 0.25);
     public static final Work STIR = Work.of("stir", "Stir and mix", Per.ONCE, 0.2, PADDLE, GLOVES, GOGGLES);
@@ -52,6 +52,26 @@ public final class LayWorks {
             .hands(2)
             .draws(FLUSH, 400)
             .wears(SLEEVE, 100);
+    /** Over dye: a roller drags the colour along. */
+    public static final Work SPRAY_ONLY = Work.of(
+                    "spray-only",
+                    "Spray sealer, no roller",
+                    Per.FLOOR,
+                    90,
+                    SOLVENT_SPRAYER,
+                    GOGGLES,
+                    GLOVES,
+                    RESPIRATOR,
+                    AIR,
+                    HELPER)
+            .hands(2)
+            .draws(FLUSH, 400);
+
+    public static final Work SPRAY_TACK = Work.of(
+                    "spray-tack", "Spray the tack coat", Per.FLOOR, 40, HOPPER, BOOTS, GOGGLES, RESPIRATOR, HELPER)
+            .hands(2);
+    public static final Work TEST_SQUARE =
+            Work.of("test-square", "Lay a test square", Per.ONCE, 1, EDGE_BRUSH, GLOVES, GOGGLES);
     public static final Work MOP_ON = Work.of(
                     "mop-on", "Lay a coat of wax or finish", Per.FLOOR, 120, FINISH_MOP, SOCKS)
             .wears("Mop head", 200);
@@ -159,6 +179,9 @@ public final class LayWorks {
             ROLL_INDOORS,
             SPRAY_STAIN,
             SPRAY_SEALER,
+            SPRAY_ONLY,
+            SPRAY_TACK,
+            TEST_SQUARE,
             MOP_ON,
             TAPE_EDGES,
             STIR_STICK,
@@ -191,7 +214,7 @@ public final class LayWorks {
             DRAW_COLOUR);
 
     /** Work of a layer that mixes nothing and wets nothing: nothing stands against it yet. */
-    public static final Set<Work> MIXES_NOTHING = Set.of(SETTLE, TAG, TAPE_EDGES, TACK, LOOK, TAPE_PLANKS);
+    public static final Set<Work> MIXES_NOTHING = Set.of(SETTLE, TEST_SQUARE, TAG, TAPE_EDGES, TACK, LOOK, TAPE_PLANKS);
 
     private LayWorks() {}
 }

@@ -74,7 +74,7 @@ final class PrepSheetPage {
     }
 
     private void staging(List<Staging.Thing> things) {
-        page.tag("h3", "Lies ready before a clock is started");
+        page.tag("h3", "At hand before a clock is started");
         page.raw("<table class=\"ticks\">");
         Map<Item.Kind, List<Staging.Thing>> byKind =
                 things.stream().collect(Collectors.groupingBy(Staging.Thing::kind, TreeMap::new, Collectors.toList()));

@@ -311,16 +311,31 @@ public class BuildUps {
                                 .filter(l -> facts.open().stream().anyMatch(o -> o.id().equals(l.id())))
                                 .toList());
             case RESEAL ->
-                lies.stream()
-                        .filter(l -> l.layer().sheet().broadcast().isEmpty())
-                        .reduce((a, b) -> b)
-                        .map(top -> reseal(
-                                zone.cycles().get(top.cycle() - 1).buildUp(),
-                                top.layer().id()))
+                overChips(zone, lies, facts)
+                        .or(() -> lies.stream()
+                                .filter(l -> l.layer().sheet().broadcast().isEmpty())
+                                .reduce((a, b) -> b)
+                                .map(top -> reseal(
+                                        zone.cycles().get(top.cycle() - 1).buildUp(),
+                                        top.layer().id())))
                         .orElse(ZoneStore.StoredBuildUp.NONE);
             case REPAIR, RECOAT ->
                 again(zone.cycles().get(lies.get(0).cycle() - 1).buildUp());
         };
+    }
+
+    /** Chips that lie on top are sealed with the clear coat of their system: its colour again would bury them. */
+    private Optional<ZoneStore.StoredBuildUp> overChips(
+            ZoneStore.StoredZone zone, List<Past.Laid> lies, ZoneFacts facts) {
+        Past.Laid last = lies.get(lies.size() - 1);
+        if (last.layer().sheet().broadcast().isEmpty()) {
+            return Optional.empty();
+        }
+        return systems.find(zone.cycles().get(last.cycle() - 1).buildUp().system())
+                .flatMap(s -> s.layers().stream()
+                        .filter(l -> l.role() == LayerRole.CLEAR)
+                        .findFirst()
+                        .map(l -> of(s, List.of(facts.settings().practices().as(l, facts.surroundings())))));
     }
 
     private ZoneStore.StoredBuildUp reseal(ZoneStore.StoredBuildUp was, String top) {

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import openslab.core.choose.Needs;
 import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
+import openslab.core.job.KnownGates;
 import openslab.core.job.KnownWorks;
 import openslab.core.job.LogEntry;
 import openslab.core.job.RunningClock;
@@ -21,6 +22,7 @@ import openslab.core.job.Stratum;
 import openslab.core.job.ZoneReport;
 import openslab.core.prep.PrepMethods;
 import openslab.core.prep.Things;
+import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Value;
 import openslab.core.survey.Finding;
@@ -321,8 +323,14 @@ public class JobViews {
                 .map(v -> v.getKey() + " " + v.getValue().typed())
                 .collect(Collectors.joining(", "));
         return switch (e.kind()) {
-            case READING -> method(e) + ": " + values;
-            case GATE -> "Gate " + ofLayer(e, LayUp.within(e.subject())) + ": " + values;
+            case READING ->
+                method(e) + ": "
+                        + TestMethods.find(e.subject())
+                                .map(m -> told(m.fields(), e))
+                                .orElse(values);
+            case GATE ->
+                gate(e) + ": "
+                        + KnownGates.fields(e.subject()).map(f -> told(f, e)).orElse(values);
             case BATCH -> "Batch mixed for the " + e.subject() + ": " + values;
             case COAT -> "Coat done: " + e.subject() + (values.isEmpty() ? "" : ", " + values);
             case METHOD ->
@@ -335,7 +343,7 @@ public class JobViews {
             case BEGUN -> work(e) + " begun";
             case DONE -> work(e) + " done" + (values.isEmpty() ? "" : ": " + values);
             case TICK ->
-                "Lies ready: "
+                "At hand: "
                         + LayUp.layerOf(e.subject())
                                 .map(l -> "the material of the " + l)
                                 .or(() -> Things.label(e.subject()))
@@ -352,6 +360,27 @@ public class JobViews {
     /** What it is called today; by its id where it is no more. */
     private static String method(LogEntry e) {
         return TestMethods.find(e.subject()).map(m -> m.about().title()).orElse(e.subject());
+    }
+
+    /** What was keyed in, in the words in which it was asked. */
+    private static String told(List<Field> fields, LogEntry e) {
+        return fields.stream()
+                .filter(f -> e.values().containsKey(f.id()))
+                .map(f -> f.label() + " " + answer(f, e.values().get(f.id())))
+                .collect(Collectors.joining(", "));
+    }
+
+    private static String answer(Field field, Value value) {
+        return field.choices().stream()
+                .filter(c -> c.id().equals(value.typed()))
+                .map(c -> Show.lower(c.label()))
+                .findFirst()
+                .orElse(value.typed());
+    }
+
+    /** A gate is called as its step calls it; by its id where it is no more. */
+    private static String gate(LogEntry e) {
+        return ofLayer(e, KnownGates.title(e.subject()).orElse(LayUp.within(e.subject())));
     }
 
     private static String work(LogEntry e) {

@@ -110,6 +110,19 @@ public record Work(
         return new Work(id, title, per, pace, hands, all, wears, waterLPerM2, dustM, wheelM, silica);
     }
 
+    /** The same work, done with another thing. */
+    public Work swapping(Item out, Item in) {
+        List<Item> swapped =
+                items.stream().map(i -> i == out ? in : i).distinct().toList();
+        return new Work(id, title, per, pace, hands, swapped, wears, waterLPerM2, dustM, wheelM, silica);
+    }
+
+    /** The same work, which uses up none of this. */
+    public Work sparing(String label) {
+        List<Wear> left = wears.stream().filter(w -> !w.label().equals(label)).toList();
+        return new Work(id, title, per, pace, hands, items, left, waterLPerM2, dustM, wheelM, silica);
+    }
+
     public Work hands(int n) {
         return new Work(id, title, per, pace, n, items, wears, waterLPerM2, dustM, wheelM, silica);
     }

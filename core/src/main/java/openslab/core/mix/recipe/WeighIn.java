@@ -215,7 +215,7 @@ public record WeighIn(
                     first = false;
                 }
             }
-            return words.append(", then stir it. Never the other way: nothing is taken out.")
+            return words.append(", then stir it. Nothing is ever scooped out of a mix to make it right.")
                     .toString();
         }
 

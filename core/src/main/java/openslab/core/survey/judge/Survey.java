@@ -251,7 +251,8 @@ public final class Survey {
     private static Finding missing(TestMethod method, int taken, Figure needed) {
         int n = (int) needed.value();
         String brief = n == 1
-                ? "no " + Show.lower(method.about().title())
+                ? (method.about().title().startsWith("What ") ? "nobody said " : "no ")
+                        + Show.lower(method.about().title())
                 : Show.lower(method.about().title()) + " " + taken + " of " + n;
         var draft = Finding.of(method.id() + MISSING)
                 .measured(taken + " taken")

@@ -1,6 +1,7 @@
 package openslab.core.survey.method;
 
 import java.util.List;
+import java.util.Set;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
@@ -15,6 +16,11 @@ import openslab.core.survey.TestMethod;
 /** What a floor that is not concrete itself lies on: moisture comes up through tile, vinyl and boards from a slab below. */
 public final class WhatBelow implements TestMethod {
     public static final String ID = "what-below";
+
+    private static final String SHOWS = "shows";
+    private static final String LIFTED = "lifted";
+    private static final String JOINTS = "joints";
+    private static final String HISTORY = "history";
 
     private static final Source RULE = Source.ours(
             "a closed film keeps in what a slab on the ground gives off, whatever lies between; only a probe in that slab can tell");
@@ -36,10 +42,21 @@ public final class WhatBelow implements TestMethod {
         return substrate.family() != Substrate.Family.CEMENT;
     }
 
-    /** Whether moisture of a slab counts: in concrete always, below anything else where a slab on the ground lies there. */
+    /** What was looked at; empty where nobody looked. */
+    private static String shown(Reading r) {
+        return r.values().containsKey(SHOWS) ? r.choice(SHOWS) : "";
+    }
+
+    /**
+     * Whether moisture of a slab counts: in concrete always, below anything else where a slab on the ground lies there and nothing
+     * else tells of it: nobody drills through sound tile to learn what a joint says.
+     */
     static boolean slabCounts(Readings read, Substrate substrate) {
         return substrate.family() == Substrate.Family.CEMENT
-                || read.newest(ID).map(r -> r.choice("lies").equals("ground")).orElse(false);
+                || read.newest(ID)
+                        .map(r -> r.choice("lies").equals("ground")
+                                && !Set.of(LIFTED, JOINTS, HISTORY).contains(shown(r)))
+                        .orElse(false);
     }
 
     @Override
@@ -59,12 +76,21 @@ public final class WhatBelow implements TestMethod {
 
     @Override
     public List<Field> fields() {
-        return List.of(Field.choice(
-                "lies",
-                "Below it",
-                new Field.Choice("ground", "A slab on the ground"),
-                new Field.Choice("dry", "A slab or boards over a dry room"),
-                new Field.Choice("unknown", "Nobody knows")));
+        return List.of(
+                Field.choice(
+                        "lies",
+                        "Below it",
+                        new Field.Choice("ground", "A slab on the ground"),
+                        new Field.Choice("dry", "A slab or boards over a dry room"),
+                        new Field.Choice("unknown", "Nobody knows")),
+                Field.choice(
+                                SHOWS,
+                                "What shows whether it is damp",
+                                new Field.Choice(LIFTED, "A piece was lifted: dry, its bed hard"),
+                                new Field.Choice(JOINTS, "Joints and grout read dry, no salt"),
+                                new Field.Choice(HISTORY, "Years under a closed finish without a sign"),
+                                new Field.Choice("damp", "Damp, salt in the joints, or a soft bed"))
+                        .ifWanted());
     }
 
     @Override
@@ -90,15 +116,36 @@ public final class WhatBelow implements TestMethod {
         return List.of(
                 switch (r.choice("lies")) {
                     case "dry" -> finding.go("a dry room below", "Nothing wet comes up from there.");
-                    case "ground" ->
-                        finding.go(
-                                "a slab on the ground below",
-                                "What that slab gives off comes up through joints and seams: probes in it decide.");
+                    case "ground" -> ground(r, finding);
                     default ->
                         finding.hold(
                                 "nobody knows what it lies on",
                                 "A closed film over a damp slab lifts, or lets the adhesive below go soft.",
                                 "Find out: from papers, from below, or at an edge. Where that cannot be, read it as a slab on the ground.");
                 });
+    }
+
+    /** Holes through what lies on top are the last that is asked for, not the first. */
+    private static Finding ground(Reading r, Finding.Draft finding) {
+        return switch (shown(r)) {
+            case LIFTED ->
+                finding.go(
+                        "a slab on the ground, dry where a piece was lifted",
+                        "What lies on it shows what the slab gave off since it was laid; no holes are asked for.");
+            case JOINTS, HISTORY ->
+                finding.watch(
+                        "a slab on the ground, and no sign of damp",
+                        "It is a sign, not a measure: moisture comes up through joints first, and a closed film keeps in what a joint let out.",
+                        "Where the sheet in hand names a limit, lift one piece and look, or set one probe there.");
+            case "damp" ->
+                finding.hold(
+                        "damp from below",
+                        "A closed film over it lifts, or lets the bed below go soft.",
+                        "Lift what is loose, set probes in the slab there, and find where the water comes from.");
+            default ->
+                finding.go(
+                        "a slab on the ground below",
+                        "What that slab gives off comes up through joints and seams: look into a joint or lift a piece and say here what it shows; probes through it only where neither tells.");
+        };
     }
 }
