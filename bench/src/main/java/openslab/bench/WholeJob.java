@@ -15,6 +15,7 @@ import openslab.core.job.ChoiceReport;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneReport;
+import openslab.core.prep.PrepAsks;
 import openslab.core.product.LayerRole;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.system.Candidate;
@@ -51,6 +52,7 @@ public class WholeJob {
                 id,
                 "",
                 Set.of(Substrate.BARE_CONCRETE),
+                Set.of(),
                 EnumSet.allOf(Use.class),
                 List.of(layer),
                 Rung.COAT,
@@ -59,6 +61,7 @@ public class WholeJob {
                 Set.of(),
                 "",
                 "",
+                PrepAsks.NOTHING,
                 "");
     }
 

@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -102,9 +103,46 @@ final class StoryScript {
             if (next == null) {
                 return;
             }
+            named(layer, stage, next);
             step(layer, stage, next);
         }
         throw new AssertionError(where() + ": no end of steps in " + (layer.isEmpty() ? "preparation" : layer));
+    }
+
+    /** What is to be done is what the rack and every screen name next, so that doing what is named leads to service. */
+    private void named(String layer, JsonNode stage, JsonNode step) {
+        boolean gated = !step.path("gate").path("id").asString().isEmpty();
+        boolean dries =
+                !step.path("waits").asString().isEmpty() && !step.path("timed").asBoolean();
+        told = null;
+        JsonNode layers = report().path("layers");
+        boolean top = layers.path(layers.size() - 1).path("id").asString().equals(layer);
+        // what dried by itself, and what was done to the last coat, nobody is asked for weeks later
+        if (!gated && (dries || top && !step.path("coat").asBoolean())) {
+            return;
+        }
+        String next = report().path("next").path("label").asString().toLowerCase(java.util.Locale.ROOT);
+        var meant = new ArrayList<String>();
+        meant.add(step.path("title").asString());
+        meant.add(step.path("gate").path("title").asString());
+        // what only dries is followed by what is done then
+        boolean past = false;
+        for (JsonNode other : stepsOf(layer, stage)) {
+            if (past) {
+                meant.add(other.path("title").asString());
+                break;
+            }
+            past = other.path("id").equals(step.path("id"));
+        }
+        JsonNode whole = stage.path("report");
+        meant.add((layer.isEmpty() ? whole.path("prep") : whole.path("layers").path(0))
+                .path("title")
+                .asString());
+        assertTrue(
+                meant.stream()
+                        .filter(m -> !m.isEmpty())
+                        .anyMatch(m -> next.contains(m.toLowerCase(java.util.Locale.ROOT))),
+                where() + ": " + next + " names none of " + meant);
     }
 
     /** The preparation, or a layer as it is laid: its steps and what lies ready for them. */

@@ -121,6 +121,10 @@ final class DayLine {
         if (ofLaying.isPresent()) {
             return ofLaying.get();
         }
+        Optional<RunningClock.Next> ofThrowing = throwing(layers, now);
+        if (ofThrowing.isPresent()) {
+            return ofThrowing.get();
+        }
         if (top.isPresent()) {
             int above = liquids.indexOf(top.get()) + 1;
             return above < liquids.size()
@@ -158,25 +162,61 @@ final class DayLine {
 
     /** A clock that runs, a step that is done again, or the step it stands at; empty where nobody has begun. */
     private static Optional<RunningClock.Next> preparing(PrepReport prep, Instant now) {
+        if (!prep.against().isEmpty()) {
+            return Optional.of(RunningClock.Next.of(
+                    prep.against().get(0).replaceFirst("\\.$", ""), Optional.empty(), Mark.HOLD, now));
+        }
+        if (prep.looksAgain()) {
+            return Optional.of(RunningClock.Next.of(
+                    "walk the floor again, then its way is chosen", Optional.empty(), Mark.HOLD, now));
+        }
         return stepping(prep.open(), prep.mark() == Mark.IN_HAND, now);
     }
 
     /** The layer that is being laid: what its clock runs for, or what is to be done to it. */
     private static Optional<RunningClock.Next> laying(List<LayerReport> layers, Instant now) {
         Optional<LayerReport> first = layers.stream()
-                .filter(l -> l.begun() && (!l.coated() || l.openGate().isPresent()))
+                .filter(l -> l.begun() && (!l.coated() || l.openGate().isPresent() || isWorkedOn(l, layers)))
                 .filter(l -> layers.subList(layers.indexOf(l) + 1, layers.size()).stream()
                         .noneMatch(LayerReport::coated))
                 .findFirst();
         return first.flatMap(l -> stepping(l.open(), true, now));
     }
 
+    /** What is thrown into the coat that is on, while that is wet: nothing above it is on yet. */
+    private static Optional<RunningClock.Next> throwing(List<LayerReport> layers, Instant now) {
+        int on = -1;
+        for (int i = 0; i < layers.size(); i++) {
+            on = layers.get(i).coated() ? i : on;
+        }
+        int above = on + 1;
+        return on >= 0 && above < layers.size() && layers.get(above).isBroadcast()
+                ? Optional.of(RunningClock.Next.of(
+                        Show.lower(layers.get(above).title()) + " into the wet coat",
+                        Optional.empty(),
+                        Mark.IN_HAND,
+                        now))
+                : Optional.empty();
+    }
+
+    /** Whether hands are still on a coat that is on: a floor that is in use is not held up by it, whatever was not logged of it. */
+    private static boolean isWorkedOn(LayerReport layer, List<LayerReport> layers) {
+        boolean last = layers.indexOf(layer) == layers.size() - 1;
+        return (!last || layer.mark() == Mark.WET)
+                && layer.open().stream().anyMatch(s -> s.waits().isEmpty());
+    }
+
     private static Optional<RunningClock.Next> stepping(List<StepReport> open, boolean inHand, Instant now) {
         Optional<StepReport> running =
                 open.stream().filter(s -> s.ready().isPresent()).findFirst();
-        if (running.isPresent()) {
+        boolean handsFirst = running.isPresent()
+                && !running.get().timed()
+                && open.get(0).waits().isEmpty()
+                && open.get(0).gate().isEmpty();
+        if (running.isPresent() && !handsFirst) {
             Instant ready = running.get().ready().orElseThrow();
-            String gate = running.get().gate().map(g -> Show.lower(g.title())).orElse("the next step");
+            Optional<String> gated = running.get().gate().map(g -> Show.lower(g.title()));
+            String gate = gated.orElseGet(() -> after(running.get(), open));
             return Optional.of(
                     now.isBefore(ready)
                             ? RunningClock.Next.of(
@@ -185,7 +225,10 @@ final class DayLine {
                                     running.get().timed() ? Mark.IN_HAND : Mark.WET,
                                     now)
                             : RunningClock.Next.of(
-                                    "test now: " + gate, running.get().closes(), Mark.IN_HAND, now));
+                                    (gated.isPresent() ? "test now: " : "now: ") + gate,
+                                    running.get().closes(),
+                                    Mark.IN_HAND,
+                                    now));
         }
         Optional<StepReport> first = open.stream().findFirst();
         Optional<RunningClock.Next> again = first.filter(s -> s.round() > 1)
@@ -194,6 +237,12 @@ final class DayLine {
             return again;
         }
         return first.map(s -> RunningClock.Next.of(Show.lower(s.title()), Optional.empty(), Mark.IN_HAND, now));
+    }
+
+    /** What comes after a step that no gate closes. */
+    private static String after(StepReport step, List<StepReport> open) {
+        int next = open.indexOf(step) + 1;
+        return Show.lower(next < open.size() ? open.get(next).title() : step.title());
     }
 
     /** To a test that stands on the floor: not before its time, and then within its window. */

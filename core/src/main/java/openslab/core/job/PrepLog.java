@@ -28,7 +28,9 @@ import openslab.core.prep.wash.WashMix;
 import openslab.core.product.Exposure;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Reading;
 import openslab.core.survey.area.Defect;
+import openslab.core.survey.method.WalkOver;
 import openslab.core.system.BuildUp;
 
 /** A zone's preparation as its plan has it, and what its log says was done about it. */
@@ -199,7 +201,40 @@ final class PrepLog {
                 .filter(e -> e.layer().isEmpty() && isFor(e, method))
                 .flatMap(PrepLog::deed)
                 .toList();
-        return new Run(plan, Course.of(plan.steps(), deeds, extent(zone, system), zone.slab()));
+        Course course = Course.of(plan.steps(), deeds, extent(zone, system), zone.slab());
+        return new Run(
+                plan,
+                again(zone, plan, course)
+                        .map(from -> Course.of(
+                                plan.steps(),
+                                deeds.stream().filter(d -> d.at().isAfter(from)).toList(),
+                                extent(zone, system),
+                                zone.slab()))
+                        .orElse(course));
+    }
+
+    /**
+     * When a walk found again what a method had taken off, gates and all: it is done anew from there. Empty where it did not, and for
+     * methods that do not end with such a walk.
+     */
+    private static Optional<Instant> again(ZoneFacts zone, PrepPlan plan, Course course) {
+        boolean through = plan.method().map(PrepMethod::looksAgain).orElse(false)
+                && course.turns().stream()
+                        .filter(t -> t.step().gate().isPresent())
+                        .allMatch(Course.Turn::isThrough);
+        if (!through) {
+            return Optional.empty();
+        }
+        Optional<Instant> proved = course.turns().stream()
+                .flatMap(t -> t.tested().stream())
+                .map(Deed::at)
+                .max(Comparator.naturalOrder());
+        return zone.survey()
+                .found()
+                .newest(WalkOver.ID)
+                .filter(r -> r.yes("sealer") || r.yes("oil"))
+                .map(Reading::at)
+                .filter(walked -> proved.map(walked::isAfter).orElse(false));
     }
 
     static Extent extent(ZoneFacts zone, UnitSystem system) {

@@ -41,6 +41,14 @@ public record PrepReport(
                 .anyMatch(s -> s.gate().map(g -> g.id().equals("profile")).orElse(false));
     }
 
+    /** Whether all is done that only made the floor another one: it is walked again before anything else. */
+    boolean looksAgain() {
+        return mark == Mark.HOLD
+                && !method.isEmpty()
+                && against.isEmpty()
+                && open().stream().allMatch(s -> s.gate().isEmpty());
+    }
+
     /** What nobody has finished, the next first. */
     List<StepReport> open() {
         return steps.stream().filter(s -> !s.isThrough()).toList();

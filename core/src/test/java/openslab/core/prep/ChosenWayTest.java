@@ -154,4 +154,29 @@ public class ChosenWayTest {
                     kind.toString());
         }
     }
+
+    /** A floor is stripped, walked, and stripped once more where the walk finds sealer again: nobody stands before a closed door. */
+    @Test
+    public void a_floor_that_is_looked_at_again_leads_on() {
+        Stories story = new Stories()
+                .surveyed()
+                .at(new SiteLimits(false, true))
+                .reading(1, "walk-over", "whole floor", CLEAN.replace("sealer=no", "sealer=yes"))
+                .by("strip");
+        assertEquals(prep(story, 2).method(), "strip");
+        story.gate(2, "patch", "chemical=stripper water=16 dwell=2 result=works")
+                .gate(3, "residue", "residue=none")
+                .gate(28, "dry", "dried=24 dark=none")
+                .gate(28, "soaks", "soaks=soaks");
+        assertEquals(story.at(29).next().label(), "walk the floor again, then its way is chosen");
+        story.reading(30, "walk-over", "whole floor", CLEAN.replace("sealer=no", "sealer=yes"));
+        assertEquals(prep(story, 31).method(), "strip");
+        assertEquals(prep(story, 31).mark(), Mark.NOT_STARTED, "it is done once more");
+        story.gate(32, "residue", "residue=none")
+                .gate(57, "dry", "dried=24 dark=none")
+                .gate(57, "soaks", "soaks=soaks");
+        assertEquals(story.at(58).next().label(), "walk the floor again, then its way is chosen");
+        story.reading(59, "walk-over", "whole floor", CLEAN);
+        assertFalse(prep(story, 60).method().equals("strip"));
+    }
 }
