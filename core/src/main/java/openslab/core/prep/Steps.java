@@ -147,7 +147,7 @@ final class Steps {
                         .closes(),
                 drop("In three places.", "If water cannot get in, neither can what goes on."),
                 compare(need, "By hand, against the plaques.", "Too smooth it lets go, too rough it shows."),
-                vacuumLast("Blow or vacuum right before coating"));
+                vacuumLast(condition.indoors() ? "Vacuum right before coating" : "Blow it off right before coating"));
     }
 
     /** The same steps, the floor washed before it is closed where the system asks for that: blasting leaves dust in every pore. */

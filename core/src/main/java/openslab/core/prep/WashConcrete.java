@@ -63,37 +63,12 @@ final class WashConcrete implements PrepMethod {
                 .careful(Steps.DISPOSAL
                         + (condition.indoors() ? " " + Steps.UNTRAINED : " The jet cuts skin: boots and goggles."))
                 .until(condition.has(Defect.RELEASE_POWDER) ? Gates.releaseOff() : Gates.residue());
-        Step dry = Steps.dry(
-                Steps.CONCRETE_DRIES_H,
-                condition.indoors()
-                        ? "A fan is fine for wash water."
-                        : "After rain in the night until no patch is dark.",
-                "A drop on a damp floor says nothing, and a sealer over it turns white.");
-        return List.of(
-                Step.of(Works.SWEEP, "Sweep and blow", "Joints and lows too.", "What is swept is not turned to mud."),
-                wash,
-                dry,
-                Step.of(
-                                Works.CHECK,
-                                "Rub",
-                                "Fingers across the dry floor.",
-                                "Dust is a release layer: scrub and rinse it again.")
-                        .which("rub")
-                        .until(Gates.rub())
-                        .failingRepeats(wash.id(), dry.id())
-                        .closes(),
-                Step.of(
-                                Works.CHECK,
-                                "Drop water",
-                                "In three places.",
-                                "If water cannot get in, neither can the sealer.")
-                        .which("drop")
-                        .until(Gates.soaks())
-                        .closes(),
-                Steps.compare(
-                        need, "By hand, against the plaques.", "What is thin wants a light suede: open, not rough."),
-                Steps.vacuumLast(
-                        condition.indoors() ? "Vacuum right before coating" : "Blow it off right before coating"));
+        var steps = new ArrayList<Step>();
+        steps.add(
+                Step.of(Works.SWEEP, "Sweep and blow", "Joints and lows too.", "What is swept is not turned to mud."));
+        steps.add(wash);
+        steps.addAll(Steps.closedDry(wash, need, condition));
+        return List.copyOf(steps);
     }
 
     /** Powder is soaped and rinsed off; green concrete is washed from further off; indoors nobody can let a jet run. */
