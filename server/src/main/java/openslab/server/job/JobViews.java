@@ -362,11 +362,12 @@ public class JobViews {
         return TestMethods.find(e.subject()).map(m -> m.about().title()).orElse(e.subject());
     }
 
-    /** What was keyed in, in the words in which it was asked. */
+    /** What was keyed in, in the words in which it was asked; the answer alone where only one thing was asked. */
     private static String told(List<Field> fields, LogEntry e) {
         return fields.stream()
                 .filter(f -> e.values().containsKey(f.id()))
-                .map(f -> f.label() + " " + answer(f, e.values().get(f.id())))
+                .map(f -> (fields.size() == 1 ? "" : f.label() + " ")
+                        + answer(f, e.values().get(f.id())))
                 .collect(Collectors.joining(", "));
     }
 
