@@ -14,7 +14,6 @@ import java.util.stream.Stream;
 import openslab.core.choose.Needs;
 import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
-import openslab.core.job.KnownGates;
 import openslab.core.job.KnownWorks;
 import openslab.core.job.LogEntry;
 import openslab.core.job.RunningClock;
@@ -22,7 +21,6 @@ import openslab.core.job.Stratum;
 import openslab.core.job.ZoneReport;
 import openslab.core.prep.PrepMethods;
 import openslab.core.prep.Things;
-import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Value;
 import openslab.core.survey.Finding;
@@ -323,14 +321,8 @@ public class JobViews {
                 .map(v -> v.getKey() + " " + v.getValue().typed())
                 .collect(Collectors.joining(", "));
         return switch (e.kind()) {
-            case READING ->
-                method(e) + ": "
-                        + TestMethods.find(e.subject())
-                                .map(m -> told(m.fields(), e))
-                                .orElse(values);
-            case GATE ->
-                gate(e) + ": "
-                        + KnownGates.fields(e.subject()).map(f -> told(f, e)).orElse(values);
+            case READING -> method(e) + ": " + values;
+            case GATE -> "Gate " + ofLayer(e, LayUp.within(e.subject())) + ": " + values;
             case BATCH -> "Batch mixed for the " + e.subject() + ": " + values;
             case COAT -> "Coat done: " + e.subject() + (values.isEmpty() ? "" : ", " + values);
             case METHOD ->
@@ -360,28 +352,6 @@ public class JobViews {
     /** What it is called today; by its id where it is no more. */
     private static String method(LogEntry e) {
         return TestMethods.find(e.subject()).map(m -> m.about().title()).orElse(e.subject());
-    }
-
-    /** What was keyed in, in the words in which it was asked; the answer alone where only one thing was asked. */
-    private static String told(List<Field> fields, LogEntry e) {
-        return fields.stream()
-                .filter(f -> e.values().containsKey(f.id()))
-                .map(f -> (fields.size() == 1 ? "" : f.label() + " ")
-                        + answer(f, e.values().get(f.id())))
-                .collect(Collectors.joining(", "));
-    }
-
-    private static String answer(Field field, Value value) {
-        return field.choices().stream()
-                .filter(c -> c.id().equals(value.typed()))
-                .map(c -> Show.lower(c.label()))
-                .findFirst()
-                .orElse(value.typed());
-    }
-
-    /** A gate is called as its step calls it; by its id where it is no more. */
-    private static String gate(LogEntry e) {
-        return ofLayer(e, KnownGates.title(e.subject()).orElse(LayUp.within(e.subject())));
     }
 
     private static String work(LogEntry e) {
