@@ -44,7 +44,7 @@ public class OwnSystemsTest {
         App.Floor floor;
         try (App app = App.start(data)) {
             ObjectNode form = copied(app, "acid-stain", "wrens-stain");
-            step(form, 0, 1).put("title", "Shake twice");
+            step(form, 0, 2).put("title", "Shake twice");
             App.Answer made = app.put("/api/systems/wrens-stain", 0, form);
             assertEquals(made.status(), 200, made.text());
             assertEquals(made.body().get(made.body().size() - 1).path("version").asInt(), 1);
@@ -55,7 +55,7 @@ public class OwnSystemsTest {
                     200);
             assertTrue(titles(app, floor, "stain").contains("Shake twice"));
             assertTrue(app.get(floor.zonePath() + "/stages/choices").text().contains("Wren's Acid stain"));
-            step(form, 0, 1).put("title", "Shake three times");
+            step(form, 0, 2).put("title", "Shake three times");
             assertEquals(app.put("/api/systems/wrens-stain", 1, form).status(), 200);
             // begun with the first version, laid by it to its end
             assertTrue(titles(app, floor, "stain").contains("Shake twice"));
