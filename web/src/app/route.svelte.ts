@@ -1,4 +1,4 @@
-import { isDialogOpen } from '../parts/dialogs';
+import { follow, isDialogOpen } from '../parts/dialogs';
 
 export type Route =
   | { at: 'rack' }
@@ -70,7 +70,7 @@ export function go(href: string): void {
   if (isDialogOpen()) {
     location.replace(href);
   } else {
-    location.hash = href;
+    follow(href);
   }
 }
 
