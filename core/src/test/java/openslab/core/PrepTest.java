@@ -31,6 +31,7 @@ import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Shown;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.area.Removal;
 import org.testng.annotations.DataProvider;
@@ -210,7 +211,7 @@ public class PrepTest {
             for (int csp : new int[] {1, 3}) {
                 for (Defect film : films) {
                     boolean shows = substrate == Substrate.STAMPED && csp < 3;
-                    Removal said = Removal.of(film, substrate, shows);
+                    Removal said = Removal.of(film, substrate, shows ? Shown.STAMP : Shown.NOTHING);
                     var condition =
                             new Condition(substrate, Set.of(film), Optional.of(true), Optional.empty(), true, false);
                     var need = new PrepNeed(csp, 3, Source.ours("test"));
@@ -306,7 +307,7 @@ public class PrepTest {
                         which);
             }
             // only a floor that nobody looked at is looked at whatever the place allows
-            if (condition.known()) {
+            if (condition.known(need)) {
                 site.also()
                         .forEach(limit -> assertTrue(
                                 limit.forbids().stream().noneMatch(about.demands()::contains), which + " " + limit));

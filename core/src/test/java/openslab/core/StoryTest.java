@@ -241,7 +241,7 @@ public class StoryTest {
     }
 
     private static RunningClock.Next next(String label, Optional<Instant> at, Mark mark, RunningClock.Urgency urgency) {
-        return new RunningClock.Next(label, at, mark, mark.word(), urgency);
+        return new RunningClock.Next(label, at, mark, mark.word(), urgency, "");
     }
 
     /** A floor without an interval rests behind every clock that runs, a window that closes stands before an idle hold. */

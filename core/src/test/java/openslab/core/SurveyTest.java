@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import openslab.core.air.DewPoint;
-import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -366,7 +365,7 @@ public class SurveyTest {
             }
             var judged = story.facts().survey().judge(onItsFloor(method.id()));
             // an old floor that no laboratory has cleared stops by itself
-            boolean old = OldFloor.bars(new Readings(List.of()), madeFor(method.id()), Ground.BARE)
+            boolean old = OldFloor.bars(new Readings(List.of()), madeFor(method.id()), Set.of())
                     && !method.id().equals("old-floor");
             assertEquals(judged.verdict(), old ? Verdict.STOP : Verdict.HOLD, method.id());
             assertEquals(

@@ -115,11 +115,11 @@ public class UsedTest {
         assertEquals(next(now, Duration.ofHours(20), Urgency.LATER).due(now), Due.TODAY);
         assertEquals(next(now, Duration.ofDays(3), Urgency.LATER).due(now), Due.THIS_WEEK);
         assertEquals(next(now, Duration.ofDays(8), Urgency.LATER).due(now), Due.AT_REST);
-        assertEquals(new Next("look", Optional.empty(), Mark.HOLD, "hold", Urgency.ACT).due(now), Due.WAITING);
-        assertEquals(new Next("rests", Optional.empty(), Mark.GO, "go", Urgency.RESTS).due(now), Due.AT_REST);
+        assertEquals(new Next("look", Optional.empty(), Mark.HOLD, "hold", Urgency.ACT, "").due(now), Due.WAITING);
+        assertEquals(new Next("rests", Optional.empty(), Mark.GO, "go", Urgency.RESTS, "").due(now), Due.AT_REST);
     }
 
     private static Next next(Instant now, Duration in, Urgency urgency) {
-        return new Next("foot traffic", Optional.of(now.plus(in)), Mark.CURING, "curing", urgency);
+        return new Next("foot traffic", Optional.of(now.plus(in)), Mark.CURING, "curing", urgency, "");
     }
 }

@@ -75,7 +75,20 @@ public class ZoneReportTest {
     }
 
     private static RunningClock.Next next(String label, double hours, Mark mark, RunningClock.Urgency urgency) {
-        return new RunningClock.Next(label, Optional.of(Stories.moment(hours)), mark, mark.word(), urgency);
+        return new RunningClock.Next(label, Optional.of(Stories.moment(hours)), mark, mark.word(), urgency, "service");
+    }
+
+    /** Whoever opens a floor stands where the next thing is done. */
+    @Test
+    public void what_comes_next_says_where_it_is_done() {
+        assertEquals(new Stories().at(0).next().stratum(), "slab");
+        var story = new Stories().surveyed();
+        assertEquals(story.at(2).next().stratum(), "prep");
+        assertEquals(story.ground().at(2).next().stratum(), "primer");
+        assertEquals(story.coat(PRIMER, "primer").at(PRIMER + 1).next().stratum(), "body");
+        assertEquals(story.coat(BODY, "body").at(BODY + 0.1).next().stratum(), "flake");
+        assertEquals(story.coat(BODY + 0.2, "flake").at(BODY + 1).next().stratum(), "clear");
+        assertEquals(story.coat(CLEAR, "clear").at(CLEAR + 1).next().stratum(), "service");
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -17,17 +18,21 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import openslab.core.air.Location;
 import openslab.core.course.work.Paces;
+import openslab.core.course.work.Work;
 import openslab.core.floor.Rectangle;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.job.Cycle;
 import openslab.core.job.CycleKind;
+import openslab.core.job.KnownWorks;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
 import openslab.core.job.PrepSheet;
 import openslab.core.job.PrepWay;
+import openslab.core.job.StepReport;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
@@ -35,9 +40,12 @@ import openslab.core.practice.Place;
 import openslab.core.practice.Practices;
 import openslab.core.prep.SiteLimits;
 import openslab.core.product.Exposure;
+import openslab.core.product.LayerRole;
+import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
+import openslab.core.survey.Verdict;
 import openslab.core.survey.method.TestMethods;
 import openslab.core.system.Candidate;
 import openslab.server.system.Candidates;
@@ -52,6 +60,9 @@ import org.testng.annotations.Test;
  */
 public class PreparationTest {
     private static final Instant BEGAN = Instant.parse("2026-05-04T08:00:00Z");
+    /** Years later. */
+    private static final Instant AGAIN = Instant.parse("2029-05-04T08:00:00Z");
+
     private static final Location WHERE = Location.of(ZoneId.of("America/Halifax"), 44.65, -63.57);
     private static final Path TABLE = Path.of("src/test/resources/cases/preparation.txt");
 
@@ -61,7 +72,10 @@ public class PreparationTest {
         SEALED("an old sealer on it", "yes", "no", "beads", "12 years"),
         COATED("an old coat on it", "no", "yes", "beads", "12 years"),
         SLICK("bare and burnished", "no", "no", "beads", "12 years"),
-        NEW("placed two days ago", "no", "no", "soaks", "2 d");
+        NEW("placed two days ago", "no", "no", "soaks", "2 d"),
+        /** What an earlier cycle laid. */
+        OUR_COAT("our own coat on it", "no", "yes", "beads", "15 years"),
+        OUR_SEALER("our own sealer on it", "yes", "yes", "beads", "15 years");
 
         private final String words;
         private final String sealer;
@@ -221,6 +235,10 @@ public class PreparationTest {
     }
 
     private static ZoneFacts zone(Floor floor) {
+        return zone(floor, List.of(cycle(floor, 1, CycleKind.COAT)), List.of());
+    }
+
+    private static Cycle cycle(Floor floor, int number, CycleKind kind) {
         Candidate c = floor.candidate();
         var layers = new ArrayList<LayerChoice>();
         for (int i = 0; i < c.sheets().size(); i++) {
@@ -235,17 +253,26 @@ public class PreparationTest {
                     Optional.empty(),
                     Optional.empty()));
         }
-        var cycle = new Cycle(
-                1,
-                CycleKind.COAT,
-                Instant.EPOCH,
+        Optional<Value> patch = kind == CycleKind.REPAIR
+                ? Optional.of(Cycle.PATCH.parse("patch", "2 m²", UnitSystem.METRIC))
+                : Optional.empty();
+        List<LayerChoice> goesOn = kind == CycleKind.RESEAL ? layers.subList(layers.size() - 1, layers.size()) : layers;
+        return new Cycle(
+                number,
+                kind,
+                number == 1 ? Instant.EPOCH : AGAIN,
+                "Wren",
                 "",
-                "",
-                Optional.empty(),
-                layers,
+                patch,
+                goesOn,
                 c.system().prep());
-        var log = new ArrayList<LogEntry>();
+    }
+
+    private static ZoneFacts zone(Floor floor, List<Cycle> cycles, List<LogEntry> coats) {
+        Candidate c = floor.candidate();
+        var log = new ArrayList<LogEntry>(coats);
         log.add(reading(
+                cycles.size(),
                 "walk-over",
                 Map.of(
                         "sealer", floor.found().sealer,
@@ -253,13 +280,13 @@ public class PreparationTest {
                         "coating", floor.found().coating,
                         "dusting", "no",
                         "hollow", "no")));
-        log.add(reading("old-floor", Map.of("laid", "newer", "laboratory", "none")));
-        log.add(reading("concrete-age", Map.of("age", floor.found().age)));
+        log.add(reading(cycles.size(), "old-floor", Map.of("laid", "newer", "laboratory", "none")));
+        log.add(reading(cycles.size(), "concrete-age", Map.of("age", floor.found().age)));
         if (floor.substrate().family() == Substrate.Family.CEMENT) {
-            log.add(reading("water-drop", Map.of("drop", floor.found().drop)));
+            log.add(reading(cycles.size(), "water-drop", Map.of("drop", floor.found().drop)));
         }
         var settings = ZoneFields.settings(
-                openslab.core.quantity.Field.parseAll(
+                Field.parseAll(
                         "settings",
                         ZoneFields.ALL,
                         Map.of("pace", "1 m²/min", "share", "80 %", "allowance", "10 %"),
@@ -275,23 +302,24 @@ public class PreparationTest {
                 floor.exposure(),
                 new SiteLimits(true, true),
                 settings,
-                List.of(cycle),
+                cycles,
                 log);
     }
 
-    private static LogEntry reading(String method, Map<String, String> typed) {
-        Map<String, Value> values = new HashMap<>(openslab.core.quantity.Field.parseAll(
-                "values", TestMethods.of(method).fields(), typed, UnitSystem.METRIC));
+    private static LogEntry reading(int cycle, String method, Map<String, String> typed) {
+        Map<String, Value> values =
+                new HashMap<>(Field.parseAll("values", TestMethods.of(method).fields(), typed, UnitSystem.METRIC));
         return new LogEntry(
-                UUID.nameUUIDFromBytes(method.getBytes(java.nio.charset.StandardCharsets.UTF_8))
-                        .toString(),
-                LogEntry.Kind.READING,
-                method,
-                "whole floor",
-                BEGAN,
-                "Wren",
-                "",
-                values);
+                        UUID.nameUUIDFromBytes(method.getBytes(StandardCharsets.UTF_8))
+                                .toString(),
+                        LogEntry.Kind.READING,
+                        method,
+                        "whole floor",
+                        cycle == 1 ? BEGAN : AGAIN.plusSeconds(60),
+                        "Wren",
+                        "",
+                        values)
+                .of(cycle);
     }
 
     /** Nothing sticks to a wet floor, and nothing that was wiped stays clean where the water still comes. */
@@ -317,10 +345,9 @@ public class PreparationTest {
         assertTrue(last < 0 || dry < last, title);
     }
 
-    private static boolean noWaterBefore(List<openslab.core.job.StepReport> steps, int at) {
-        return steps.subList(0, at).stream().noneMatch(s -> openslab.core.job.KnownWorks.ofStep(s.id())
-                .map(openslab.core.course.work.Work::isWet)
-                .orElse(false));
+    private static boolean noWaterBefore(List<StepReport> steps, int at) {
+        return steps.subList(0, at).stream()
+                .noneMatch(s -> KnownWorks.ofStep(s.id()).map(Work::isWet).orElse(false));
     }
 
     /** A floor that a system may lie on can be made ready for it, however it was found, unless something says why not. */
@@ -333,5 +360,68 @@ public class PreparationTest {
             assertFalse(prep.steps().isEmpty(), title);
         }
         assertFalse(floor.found() == Found.CLEAN && prep.method().isEmpty(), title + " has no way");
+    }
+
+    @DataProvider
+    Object[][] ours() {
+        return floors.stream()
+                .filter(f -> f.found() == Found.CLEAN || f.found() == Found.COATED || f.found() == Found.NEW)
+                .flatMap(f -> Stream.of(CycleKind.RESEAL, CycleKind.REPAIR, CycleKind.RECOAT)
+                        .map(k -> new Object[] {f.title() + " | " + k, f, k}))
+                .toArray(Object[][]::new);
+    }
+
+    /** Years later, whoever says truthfully that a coat or a sealer lies there is stopped by neither laboratory nor hold, and has a way. */
+    @Test(dataProvider = "ours")
+    public void what_was_laid_here_is_known_and_has_a_way(String title, Floor floor, CycleKind kind) {
+        var first = cycle(floor, 1, CycleKind.COAT);
+        var laid = new ArrayList<LogEntry>();
+        first.layers()
+                .forEach(l -> laid.add(new LogEntry(
+                        "coat " + l.id(),
+                        LogEntry.Kind.COAT,
+                        l.id(),
+                        "",
+                        BEGAN.plusSeconds(86_400),
+                        "Wren",
+                        "",
+                        Map.of())));
+        // whoever walks on an acrylic says sealer, whoever walks on an epoxy says coating
+        var top = floor.candidate().top();
+        boolean sealer = List.of(LayerRole.SEALER, LayerRole.FINISH).contains(top.role())
+                || top.traits().chemistry().label().contains("acrylic");
+        var known = new Floor(
+                floor.candidate(), floor.substrate(), floor.exposure(), sealer ? Found.OUR_SEALER : Found.OUR_COAT);
+        ZoneFacts zone = zone(known, List.of(first, cycle(floor, 2, kind)), laid);
+        var report = ZoneReport.of(zone, UnitSystem.METRIC, WHERE, AGAIN.plusSeconds(3600));
+        assertFalse(
+                report.prep().method().isEmpty(), title + " " + report.prep().refused());
+        report.survey().findings().stream()
+                .filter(f -> f.rule().startsWith("walk-over") || f.rule().startsWith("old-floor"))
+                .forEach(f -> assertEquals(f.verdict(), Verdict.GO, title + ": " + f.brief()));
+    }
+
+    /** What the survey says of a sealer is what preparation does with it, on every floor of every system. */
+    @Test(dataProvider = "every")
+    public void survey_and_preparation_say_the_same_of_a_sealer(String title, Floor floor) {
+        if (floor.found() != Found.SEALED) {
+            return;
+        }
+        var report = ZoneReport.of(zone(floor), UnitSystem.METRIC, WHERE, BEGAN);
+        var finding = report.survey().findings().stream()
+                .filter(f -> f.rule().equals("walk-over-sealer") || f.rule().equals("walk-over-kept-sealer"))
+                .findFirst()
+                .orElseThrow();
+        String said =
+                switch (report.prep().method()) {
+                    case "grind", "shot-blast", "scarify" -> "Grind";
+                    case "strip", "strip-finish", "scrub-tile" -> "Strip";
+                    case "media-blast" -> "Take it out of the lows";
+                    case "abrade" -> "Wipe with solvent, sand it off";
+                    case "wash-acrylic" -> "";
+                    default -> "nobody thought of " + report.prep().method();
+                };
+        assertTrue(finding.remedy().startsWith(said), title + ": " + finding.remedy());
+        assertEquals(finding.verdict() == Verdict.GO, said.isEmpty(), title);
     }
 }

@@ -117,8 +117,15 @@ final class StoryScript {
         told = null;
         JsonNode layers = report().path("layers");
         boolean top = layers.path(layers.size() - 1).path("id").asString().equals(layer);
-        // what dried by itself, and what was done to the last coat, nobody is asked for weeks later
-        if (!gated && (dries || top && !step.path("coat").asBoolean())) {
+        boolean thrown = stage.path("report")
+                .path("layers")
+                .path(0)
+                .path("role")
+                .asString()
+                .equals("BROADCAST");
+        // weeks later nobody is asked for what dried by itself, for the last coat's finish, or to throw into a hard
+        // coat
+        if (!gated && (dries || thrown || top && !step.path("coat").asBoolean())) {
             return;
         }
         String next = report().path("next").path("label").asString().toLowerCase(java.util.Locale.ROOT);

@@ -37,12 +37,11 @@ public record CandidateReport(
 
     /** Each candidate that sets limits, in the order given. */
     public static List<CandidateReport> of(List<Candidate> candidates, ZoneFacts zone, UnitSystem system, Instant now) {
-        double areaM2 = zone.area(system).base();
         List<Finding> besides = ZoneReport.doubts(zone);
         return candidates.stream()
                 .filter(c -> c.system().on().contains(zone.substrate()))
                 .flatMap(c -> BuildUp.limitsOf(c.sheets()).stream()
-                        .map(l -> new Site(l, zone.substrate(), zone.ground(), areaM2, system, now))
+                        .map(l -> zone.judgedBy(l, c.system().prep(), system, now))
                         .map(site -> of(c, zone, site, besides)))
                 .toList();
     }

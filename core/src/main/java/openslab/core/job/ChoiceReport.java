@@ -14,6 +14,7 @@ import openslab.core.choose.Needs;
 import openslab.core.choose.Offer;
 import openslab.core.choose.Reason;
 import openslab.core.choose.Weighed;
+import openslab.core.prep.PrepAsks;
 import openslab.core.prep.PrepPlan;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
@@ -79,9 +80,6 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
      * @param rate at which, and where it comes from; empty likewise
      */
     public record Replacing(String words, Optional<Figure> money, String rate) {}
-
-    /** Nobody has read the slab: the temperature at which sheets are written, 70 °F. */
-    private static final double USUAL_C = Unit.FAHRENHEIT.toBase(70);
 
     private static final Source WAITS =
             Source.sheet("the waits of preparation, of each step and of each coat, one after another");
@@ -157,33 +155,32 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
         private final ZoneFacts zone;
         private final UnitSystem units;
         private final Instant now;
-        private final double areaM2;
         private final List<Finding> doubts;
-        private final double slabC;
         private final Set<String> stopsAll;
 
         Floor(ZoneFacts zone, UnitSystem units, Instant now) {
             this.zone = zone;
             this.units = units;
             this.now = now;
-            this.areaM2 = zone.area(units).base();
             this.doubts = ZoneReport.doubts(zone);
-            OptionalDouble planned = zone.plannedSlabC(now);
-            this.slabC = planned.isPresent() ? planned.getAsDouble() : USUAL_C;
-            this.stopsAll = zone.survey().weigh(site(Limits.NONE), doubts).findings().stream()
+            this.stopsAll = zone.survey().weigh(site(Limits.NONE, PrepAsks.NOTHING), doubts).findings().stream()
                     .filter(f -> f.verdict() == Verdict.STOP)
                     .map(Finding::rule)
                     .collect(Collectors.toSet());
         }
 
-        private Site site(Limits limits) {
-            return new Site(limits, zone.substrate(), zone.ground(), areaM2, units, now);
+        private Site site(Limits limits, PrepAsks asks) {
+            return zone.judgedBy(limits, asks, units, now);
         }
 
         /** Judged, planned and weighed once each. */
         Met meet(Candidate candidate, List<Asked> asked) {
             Survey.Weighed judged = zone.survey()
-                    .weigh(site(BuildUp.limitsOf(candidate.sheets()).orElse(Limits.NONE)), doubts);
+                    .weigh(
+                            site(
+                                    BuildUp.limitsOf(candidate.sheets()).orElse(Limits.NONE),
+                                    candidate.system().prep()),
+                            doubts);
             PrepPlan plan = PrepLog.plan(
                     zone,
                     BuildUp.of(candidate.sheets(), units)
@@ -201,7 +198,7 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
             if (!candidate.system().on().contains(zone.substrate())) {
                 return Optional.empty();
             }
-            var waits = new Waiting(slabC);
+            var waits = Waiting.on(zone, now);
             double prepMin =
                     waits.steps(plan.steps().stream().map(s -> s.waits()).toList());
             double layMin = 0;

@@ -394,8 +394,7 @@ public final class Conduct {
     }
 
     private Site site(Limits asked, Instant at) {
-        return new Site(
-                asked, zone.substrate(), zone.ground(), zone.area(system).base(), system, at);
+        return zone.judgedBy(asked, system, at);
     }
 
     /** What changes by the hour: the air, the slab's temperature, how long ago both were read, and the slab's age. */

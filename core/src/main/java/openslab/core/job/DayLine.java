@@ -129,6 +129,7 @@ final class DayLine {
             int above = liquids.indexOf(top.get()) + 1;
             return above < liquids.size()
                     ? beforeCoat(top.get(), liquids.get(above), now)
+                            .in(liquids.get(above).id())
                     : inService(top.get(), service, now);
         }
         Optional<RunningClock.Next> ofPrep = preparing(prep, now);
@@ -136,41 +137,46 @@ final class DayLine {
             return ofPrep.get();
         }
         if (kept.isPresent() && prep.mark() == Mark.NOT_STARTED) {
-            return RunningClock.Next.of(Show.lower(prep.title()), Optional.empty(), Mark.NOT_STARTED, now);
+            return RunningClock.Next.of(Show.lower(prep.title()), Optional.empty(), Mark.NOT_STARTED, now)
+                    .in(Stratum.PREP);
         }
         if (judged.verdict() == Verdict.HOLD || judged.verdict() == Verdict.STOP) {
             Optional<Instant> waits = judged.earliestAnswer().filter(now::isBefore);
             if (!out.isEmpty() && waits.map(w -> !w.isBefore(out.get(0).from())).orElse(true)) {
-                return comeBack(out.get(0), now);
+                return comeBack(out.get(0), now).in(Stratum.SLAB);
             }
             return RunningClock.Next.of(
-                    judged.summary().replaceFirst("\\.$", ""), waits, Mark.of(judged.verdict()), now);
+                            judged.summary().replaceFirst("\\.$", ""), waits, Mark.of(judged.verdict()), now)
+                    .in(Stratum.SLAB);
         }
         if (kept.isPresent() && prep.mark() == Mark.DONE) {
             return inService(kept.get(), service, now);
         }
         if (prep.mark() != Mark.DONE) {
             return RunningClock.Next.of(
-                    prep.title() + ", then its gates", Optional.empty(), Mark.of(judged.verdict()), now);
+                            prep.title() + ", then its gates", Optional.empty(), Mark.of(judged.verdict()), now)
+                    .in(Stratum.PREP);
         }
         return liquids.stream()
                 .findFirst()
-                .map(first -> RunningClock.Next.of(
-                        first.title() + " goes on", first.start().filter(now::isBefore), Mark.GO, now))
-                .orElseGet(() -> RunningClock.Next.of("Choose a build-up", Optional.empty(), Mark.HOLD, now));
+                .map(first -> goesOn(first, now).in(first.id()))
+                .orElseGet(() -> RunningClock.Next.of("Choose a build-up", Optional.empty(), Mark.HOLD, now)
+                        .in(Stratum.BUILD_UP));
     }
 
     /** A clock that runs, a step that is done again, or the step it stands at; empty where nobody has begun. */
     private static Optional<RunningClock.Next> preparing(PrepReport prep, Instant now) {
         if (!prep.against().isEmpty()) {
             return Optional.of(RunningClock.Next.of(
-                    prep.against().get(0).replaceFirst("\\.$", ""), Optional.empty(), Mark.HOLD, now));
+                            prep.against().get(0).replaceFirst("\\.$", ""), Optional.empty(), Mark.HOLD, now)
+                    .in(Stratum.PREP));
         }
         if (prep.looksAgain()) {
             return Optional.of(RunningClock.Next.of(
-                    "walk the floor again, then its way is chosen", Optional.empty(), Mark.HOLD, now));
+                            "walk the floor again, then its way is chosen", Optional.empty(), Mark.HOLD, now)
+                    .in(Stratum.SLAB));
         }
-        return stepping(prep.open(), prep.mark() == Mark.IN_HAND, now);
+        return stepping(prep.open(), prep.mark() == Mark.IN_HAND, now).map(n -> n.in(Stratum.PREP));
     }
 
     /** The layer that is being laid: what its clock runs for, or what is to be done to it. */
@@ -180,22 +186,25 @@ final class DayLine {
                 .filter(l -> layers.subList(layers.indexOf(l) + 1, layers.size()).stream()
                         .noneMatch(LayerReport::coated))
                 .findFirst();
-        return first.flatMap(l -> stepping(l.open(), true, now));
+        return first.flatMap(l -> stepping(l.open(), true, now).map(n -> n.in(l.id())));
     }
 
-    /** What is thrown into the coat that is on, while that is wet: nothing above it is on yet. */
+    /** What is thrown into the coat that is on, as long as that is wet, for all that its sheet says: nothing above it is on yet. */
     private static Optional<RunningClock.Next> throwing(List<LayerReport> layers, Instant now) {
         int on = -1;
         for (int i = 0; i < layers.size(); i++) {
             on = layers.get(i).coated() ? i : on;
         }
-        int above = on + 1;
-        return on >= 0 && above < layers.size() && layers.get(above).isBroadcast()
+        if (on < 0 || on + 1 == layers.size() || !layers.get(on + 1).isBroadcast()) {
+            return Optional.empty();
+        }
+        LayerReport coat = layers.get(on);
+        LayerReport above = layers.get(on + 1);
+        Optional<Instant> set = coat.at(Clock.RECOAT_OPENS).or(() -> coat.at(Clock.LIGHT_FOOT));
+        return set.map(now::isBefore).orElse(true)
                 ? Optional.of(RunningClock.Next.of(
-                        Show.lower(layers.get(above).title()) + " into the wet coat",
-                        Optional.empty(),
-                        Mark.IN_HAND,
-                        now))
+                                Show.lower(above.title()) + " into the wet coat", Optional.empty(), Mark.IN_HAND, now)
+                        .in(above.id()))
                 : Optional.empty();
     }
 
@@ -225,10 +234,11 @@ final class DayLine {
                                     running.get().timed() ? Mark.IN_HAND : Mark.WET,
                                     now)
                             : RunningClock.Next.of(
-                                    (gated.isPresent() ? "test now: " : "now: ") + gate,
-                                    running.get().closes(),
-                                    Mark.IN_HAND,
-                                    now));
+                                            (gated.isPresent() ? "test now: " : "now: ") + gate,
+                                            running.get().closes(),
+                                            Mark.WINDOW_OPEN,
+                                            now)
+                                    .called("now"));
         }
         Optional<StepReport> first = open.stream().findFirst();
         Optional<RunningClock.Next> again = first.filter(s -> s.round() > 1)
@@ -265,12 +275,19 @@ final class DayLine {
             case WET ->
                 RunningClock.Next.of("window opens for the " + coat, done.at(Clock.RECOAT_OPENS), Mark.WET, now);
             case WINDOW_OPEN ->
-                RunningClock.Next.of(
-                        "window closes for the " + coat, done.at(Clock.RECOAT_CLOSES), Mark.WINDOW_OPEN, now);
+                // what has no window that closes goes on when it is planned
+                done.at(Clock.RECOAT_CLOSES)
+                        .map(closes -> RunningClock.Next.of(
+                                "window closes for the " + coat, Optional.of(closes), Mark.WINDOW_OPEN, now))
+                        .orElseGet(() -> goesOn(next, now));
             default ->
                 RunningClock.Next.of(
                         "window missed: abrade, then the " + coat, done.at(Clock.RECOAT_CLOSES), Mark.OVERDUE, now);
         };
+    }
+
+    private static RunningClock.Next goesOn(LayerReport layer, Instant now) {
+        return RunningClock.Next.of(layer.title() + " goes on", layer.start().filter(now::isBefore), Mark.GO, now);
     }
 
     private static RunningClock.Next inService(LayerReport top, ServiceReport service, Instant now) {
@@ -279,13 +296,15 @@ final class DayLine {
                 .min(Comparator.comparing(c -> c.at().orElseThrow()));
         if (running.isPresent()) {
             return RunningClock.Next.of(
-                    "until " + running.get().label().toLowerCase(java.util.Locale.ROOT),
-                    running.get().at(),
-                    top.mark(),
-                    now);
+                            "until " + running.get().label().toLowerCase(java.util.Locale.ROOT),
+                            running.get().at(),
+                            top.mark(),
+                            now)
+                    .in(Stratum.SERVICE);
         }
         return service.reseal()
                 .map(r -> RunningClock.Next.of("reseal due", Optional.of(r.due()), service.mark(), now))
-                .orElseGet(() -> RunningClock.Next.rests("in service, no day to reseal known", service.mark()));
+                .orElseGet(() -> RunningClock.Next.rests("in service, no day to reseal known", service.mark()))
+                .in(Stratum.SERVICE);
     }
 }

@@ -23,12 +23,10 @@ public final class LayerMoisture {
 
     public static List<LayerCheck> of(ZoneFacts zone, UnitSystem units, Instant now) {
         var checks = new ArrayList<LayerCheck>();
-        double areaM2 = zone.area(units).base();
         for (LayerChoice layer : zone.layers()) {
             ProductSheet sheet = zone.taken(layer);
             Optional<Limits> limits = sheet.limits();
-            limits.map(l -> new Site(l, zone.substrate(), zone.ground(), areaM2, units, now))
-                    .ifPresent(site -> against(zone, layer, site, checks));
+            limits.map(l -> zone.judgedBy(l, units, now)).ifPresent(site -> against(zone, layer, site, checks));
             if (limits.map(Limits::shields).orElse(false)) {
                 break;
             }

@@ -116,7 +116,7 @@ public record PrepSheet(
                 sum("dust", efforts, Effort::dust, system),
                 sum("water to pick up", efforts, Effort::water, system),
                 used(efforts, system),
-                PrepWay.all(zone, plan, paces, system));
+                PrepWay.all(zone, plan, paces, system, now));
     }
 
     /** What each step of a plan takes. */

@@ -1,8 +1,9 @@
 package openslab.core.job;
 
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import openslab.core.course.Step;
 import openslab.core.course.work.Effort;
 import openslab.core.course.work.Item;
@@ -11,6 +12,7 @@ import openslab.core.prep.Demand;
 import openslab.core.prep.PrepMethod;
 import openslab.core.prep.PrepPlan;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -39,21 +41,25 @@ public record PrepWay(
         Optional<Figure> water,
         List<String> demands,
         List<String> tools) {
-    /** The slab's temperature where nobody has read it or planned with one: what sheets are written at, 70 °F. */
-    private static final double USUAL_C = Unit.FAHRENHEIT.toBase(70);
-
     private static final Source WAITS = Source.arithmetic("what dwells and dries, one after another");
 
     /** Every way that fits, the best first. */
-    static List<PrepWay> all(ZoneFacts zone, PrepPlan plan, Paces paces, UnitSystem system) {
+    static List<PrepWay> all(ZoneFacts zone, PrepPlan plan, Paces paces, UnitSystem system, Instant now) {
+        var waiting = Waiting.on(zone, now);
         String chosen = plan.method().map(PrepMethod::id).orElse("");
         return plan.fits().stream()
-                .map(f -> of(f, f.method().id().equals(chosen), zone, plan, paces, system))
+                .map(f -> of(f, f.method().id().equals(chosen), zone, plan, paces, waiting, system))
                 .toList();
     }
 
     private static PrepWay of(
-            PrepPlan.Fit fit, boolean chosen, ZoneFacts zone, PrepPlan plan, Paces paces, UnitSystem system) {
+            PrepPlan.Fit fit,
+            boolean chosen,
+            ZoneFacts zone,
+            PrepPlan plan,
+            Paces paces,
+            Waiting waiting,
+            UnitSystem system) {
         PrepPlan own = chosen ? plan : PrepLog.by(fit.method(), zone, plan.need(), system);
         List<Effort> efforts = PrepSheet.efforts(zone, own, paces, system);
         PrepMethod.About about = fit.method().about();
@@ -65,7 +71,7 @@ public record PrepWay(
                 chosen,
                 about.profileTo() == 0 ? "" : profile(about.profileFrom(), about.profileTo()),
                 PrepSheet.hours(efforts, system),
-                waits(own.steps(), zone, system),
+                waits(own.steps(), waiting, system),
                 PrepSheet.sum("dust", efforts, Effort::dust, system),
                 PrepSheet.sum("water to pick up", efforts, Effort::water, system),
                 about.demands().stream().sorted().map(Demand::words).toList(),
@@ -81,17 +87,20 @@ public record PrepWay(
         return from == to ? "CSP " + from : "CSP " + from + " to " + to;
     }
 
-    private static Optional<Figure> waits(List<Step> steps, ZoneFacts zone, UnitSystem system) {
-        OptionalDouble slab =
-                zone.settings().planSlabC().map(OptionalDouble::of).orElseGet(OptionalDouble::empty);
-        double min = new Waiting(slab.orElse(USUAL_C))
-                .steps(steps.stream().map(Step::waits).toList());
-        if (min == 0) {
-            return Optional.empty();
-        }
-        double hours = Unit.HOUR.fromBase(min);
+    private static Optional<Figure> waits(List<Step> steps, Waiting waiting, UnitSystem system) {
         var w = new Worksheet(system);
-        w.given("w", "every dwell and every drying", hours, Unit.HOUR);
-        return Optional.of(w.figure("dwells and dries", "t", "w", hours, Unit.HOUR, WAITS));
+        var terms = new ArrayList<String>();
+        double hours = 0;
+        for (Step step : steps) {
+            if (step.waits().isAny()) {
+                String symbol = "t" + (terms.size() + 1);
+                terms.add(symbol);
+                hours += w.given(
+                        symbol, Show.lower(step.title()), Unit.HOUR.fromBase(waiting.usual(step.waits())), Unit.HOUR);
+            }
+        }
+        return terms.isEmpty()
+                ? Optional.empty()
+                : Optional.of(w.figure("dwells and dries", "t", String.join("+", terms), hours, Unit.HOUR, WAITS));
     }
 }

@@ -36,8 +36,13 @@ public record RunningClock(String label, Instant from, Instant to, Mark mark, bo
         AT_REST
     }
 
-    /** What the rack counts down to. @param at empty when nothing runs */
-    public record Next(String label, Optional<Instant> at, Mark mark, String word, Urgency urgency) {
+    /**
+     * What the rack counts down to.
+     *
+     * @param at empty when nothing runs
+     * @param stratum where it is done: the id of the stratum that it is about
+     */
+    public record Next(String label, Optional<Instant> at, Mark mark, String word, Urgency urgency, String stratum) {
         static final Duration A_DAY = Duration.ofDays(1);
         private static final Duration A_WEEK = Duration.ofDays(7);
 
@@ -45,7 +50,17 @@ public record RunningClock(String label, Instant from, Instant to, Mark mark, bo
             Urgency urgency = at.isEmpty() || at.get().isBefore(now)
                     ? Urgency.ACT
                     : mark == Mark.WINDOW_OPEN || !at.get().isAfter(now.plus(A_DAY)) ? Urgency.SOON : Urgency.LATER;
-            return new Next(label, at, mark, mark.word(), urgency);
+            return new Next(label, at, mark, mark.word(), urgency, "");
+        }
+
+        /** The same, in another word than its mark's. */
+        Next called(String said) {
+            return new Next(label, at, mark, said, urgency, stratum);
+        }
+
+        /** The same, done at this stratum. */
+        Next in(String id) {
+            return new Next(label, at, mark, word, urgency, id);
         }
 
         /** In which group of the rack it stands at {@code now}. */
@@ -63,7 +78,7 @@ public record RunningClock(String label, Instant from, Instant to, Mark mark, bo
         }
 
         static Next rests(String label, Mark mark) {
-            return new Next(label, Optional.empty(), mark, mark.word(), Urgency.RESTS);
+            return new Next(label, Optional.empty(), mark, mark.word(), Urgency.RESTS, "");
         }
 
         /** The one that needs attention first: what turns today by its hour, then what waits for us, the worse word first. */

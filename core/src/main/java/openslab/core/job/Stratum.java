@@ -7,13 +7,19 @@ import openslab.core.product.LayerRole;
 /**
  * One door of the core sample.
  *
- * @param id {@code slab}, {@code prep}, {@code service}, or a layer's id
+ * @param id {@link #SLAB}, {@link #PREP}, {@link #SERVICE}, or a layer's id
  * @param detail the true figure beside it
  * @param made what the floor is made of, of the slab; empty elsewhere
  * @param filmUm what is drawn, on a compressed scale; 0 where nothing is built up
  */
 public record Stratum(
         String id, Kind kind, String title, String detail, Mark mark, String word, double filmUm, Optional<Made> made) {
+    public static final String SLAB = "slab";
+    public static final String PREP = "prep";
+    public static final String SERVICE = "service";
+    /** Where layers are chosen: no door of the core, but a place beside it. */
+    public static final String BUILD_UP = "build-up";
+
     /** What is drilled through. */
     public enum Made {
         CONCRETE,
@@ -59,6 +65,6 @@ public record Stratum(
 
     /** The floor itself. */
     static Stratum slab(Substrate substrate, String detail, Mark mark) {
-        return new Stratum("slab", Kind.SLAB, "Slab", detail, mark, mark.word(), 0, Optional.of(Made.of(substrate)));
+        return new Stratum(SLAB, Kind.SLAB, "Slab", detail, mark, mark.word(), 0, Optional.of(Made.of(substrate)));
     }
 }

@@ -1,5 +1,6 @@
 package openslab.core.job;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -8,17 +9,26 @@ import openslab.core.course.Wait;
 import openslab.core.product.Clock;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.TemperatureCurve;
+import openslab.core.quantity.Unit;
 import openslab.core.system.LayUp;
 import openslab.core.system.Way;
 
 /** How long is waited at one temperature of the slab, minutes, where everything goes as it usually does. */
 final class Waiting {
+    /** Nobody has read the slab: the temperature at which sheets are written, 70 °F. */
+    private static final double USUAL_C = Unit.FAHRENHEIT.toBase(70);
+
     private final double slabC;
     private boolean unsaid;
 
     /** @param slabC °C */
-    Waiting(double slabC) {
+    private Waiting(double slabC) {
         this.slabC = slabC;
+    }
+
+    /** On a floor as it is planned, or was read last. */
+    static Waiting on(ZoneFacts zone, Instant now) {
+        return new Waiting(zone.plannedSlabC(now).orElse(USUAL_C));
     }
 
     /** Whether a sheet did not say how long something takes at this temperature. */
@@ -49,7 +59,7 @@ final class Waiting {
                 .orElse(OptionalDouble.empty());
     }
 
-    private double usual(Wait wait) {
+    double usual(Wait wait) {
         if (wait instanceof Wait.Fixed fixed) {
             return fixed.minutes();
         }

@@ -32,9 +32,12 @@ import openslab.core.mix.TakeOff;
 import openslab.core.mix.Used;
 import openslab.core.practice.Place;
 import openslab.core.practice.Practices;
+import openslab.core.prep.PrepAsks;
 import openslab.core.prep.SiteLimit;
 import openslab.core.prep.SiteLimits;
+import openslab.core.product.Chemistry;
 import openslab.core.product.Exposure;
+import openslab.core.product.LayerRole;
 import openslab.core.product.Material;
 import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
@@ -45,8 +48,11 @@ import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
 import openslab.core.quantity.Worksheet;
+import openslab.core.survey.Films;
+import openslab.core.survey.Limits;
 import openslab.core.survey.Reading;
 import openslab.core.survey.SetOut;
+import openslab.core.survey.Site;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.area.DefectArea;
@@ -87,6 +93,10 @@ public final class ZoneFacts {
 
     /** OURS: concrete of more than a year. */
     private static final double OLD_MIN = Unit.DAY.toBase(365);
+
+    /** What a walk-over calls a sealer, whatever its layer was called. */
+    private static final Set<Chemistry> SEALERS =
+            Set.of(Chemistry.SOLVENT_ACRYLIC, Chemistry.WATER_ACRYLIC, Chemistry.PENETRATING, Chemistry.WAX);
 
     private record About(LogEntry.Kind kind, String subject) {}
 
@@ -184,7 +194,7 @@ public final class ZoneFacts {
                         e.at()));
         Stream<DefectArea> left = past.comesOff()
                 ? Stream.of(DefectArea.everywhere(
-                        Defect.OLD_COAT,
+                        ownSigns().contains(Films.SEALER) ? Defect.SEALER : Defect.OLD_COAT,
                         shape.rings().get(0),
                         shape.area(UnitSystem.METRIC).base(),
                         cycle().began()))
@@ -466,16 +476,34 @@ public final class ZoneFacts {
         return Past.lies(cycles, kept);
     }
 
+    /** What readings of this floor are judged against. */
+    public Site judgedBy(Limits limits, UnitSystem units, Instant now) {
+        return judgedBy(limits, cycle().asks(), units, now);
+    }
+
+    /** The same, for a system that is not chosen. */
+    Site judgedBy(Limits limits, PrepAsks asks, UnitSystem units, Instant now) {
+        return new Site(
+                limits,
+                substrate,
+                ground,
+                asks.films(substrate).with(ownSigns()),
+                area(units).base(),
+                units,
+                now);
+    }
+
     /** What the walk-over calls what lies there of ours: whoever sees it tells nothing new. */
     Set<String> ownSigns() {
         List<Past.Laid> lies = lies();
         if (lies.isEmpty()) {
             return Set.of();
         }
-        return switch (lies.get(lies.size() - 1).layer().role()) {
-            case SEALER, FINISH -> Set.of("coating", "sealer");
-            default -> Set.of("coating");
-        };
+        LayerChoice top = lies.get(lies.size() - 1).layer();
+        boolean sealer = top.role() == LayerRole.SEALER
+                || top.role() == LayerRole.FINISH
+                || SEALERS.contains(top.sheet().traits().chemistry());
+        return sealer ? Set.of(Films.COATING, Films.SEALER) : Set.of(Films.COATING);
     }
 
     /** The last cycle before this one that coated the whole floor. */

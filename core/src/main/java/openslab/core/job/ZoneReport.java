@@ -22,7 +22,6 @@ import openslab.core.survey.Finding;
 import openslab.core.survey.Limits;
 import openslab.core.survey.Reading;
 import openslab.core.survey.SetOut;
-import openslab.core.survey.Site;
 import openslab.core.survey.Verdict;
 import openslab.core.survey.judge.Areas;
 import openslab.core.survey.judge.Survey;
@@ -146,7 +145,7 @@ public record ZoneReport(
             besides.add(nothingChosen());
         }
         // what was read is told whether anything was chosen or not
-        var site = new Site(limits.orElse(Limits.NONE), zone.substrate(), zone.ground(), area.base(), system, now);
+        var site = zone.judgedBy(limits.orElse(Limits.NONE), system, now);
         Survey.Told told = survey.told(site, besides);
         Survey.Judgement judged = told.judgement();
         PrepNeed need = PrepLog.need(zone, buildUp);
@@ -258,7 +257,7 @@ public record ZoneReport(
         String why = reasons == 0 ? "tested enough" : reasons == 1 ? "1 reason" : reasons + " reasons";
         strata.add(Stratum.slab(substrate, why, Mark.of(judged.verdict())));
         strata.addAll(film);
-        strata.add(Stratum.of("prep", Stratum.Kind.PREP, "Preparation", prepDetail(prep), prep.mark(), 0));
+        strata.add(Stratum.of(Stratum.PREP, Stratum.Kind.PREP, "Preparation", prepDetail(prep), prep.mark(), 0));
         for (LayerReport layer : layers) {
             String detail =
                     layer.dry().map(Figure::text).orElseGet(() -> layer.amount().text());
@@ -273,7 +272,7 @@ public record ZoneReport(
         String due = service.reseal().isPresent()
                 ? "reseal " + service.reseal().get().interval().text()
                 : "";
-        strata.add(Stratum.of("service", Stratum.Kind.SERVICE, "In service", due, service.mark(), 0));
+        strata.add(Stratum.of(Stratum.SERVICE, Stratum.Kind.SERVICE, "In service", due, service.mark(), 0));
         return List.copyOf(strata);
     }
 

@@ -36,15 +36,15 @@ final class CleanAndTest implements PrepMethod {
         if (elsewhere(condition, need).isPresent()) {
             return List.of(elsewhere(condition, need).get());
         }
-        if (condition.known() && !condition.greasy()) {
+        if (condition.known(need) && !condition.greasy()) {
             return List.of(
                     "The floor was walked and dropped on, and no oil was found: there is nothing to clean first.");
         }
-        if (condition.known() && condition.has(Defect.FAILED_OVERLAY)) {
+        if (condition.known(need) && condition.has(Defect.FAILED_OVERLAY)) {
             return List.of("What is greasy comes off with the overlay that has let go.");
         }
         // a floor that nobody knows is looked at first, wet or not
-        return condition.known() ? site.against(ABOUT.demands()) : List.of();
+        return condition.known(need) ? site.against(ABOUT.demands()) : List.of();
     }
 
     @Override
@@ -54,7 +54,7 @@ final class CleanAndTest implements PrepMethod {
 
     @Override
     public String because(Condition condition, PrepNeed need) {
-        return condition.known()
+        return condition.known(need)
                 ? "Oil or grease was found. Grinding smears it in and acid cannot get through it."
                 : "Nobody has said what is on this floor: the walk-over or the water drop is missing.";
     }

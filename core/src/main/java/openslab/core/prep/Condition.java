@@ -9,7 +9,9 @@ import java.util.Optional;
 import java.util.Set;
 import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Unit;
+import openslab.core.survey.Films;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.OldFloor;
@@ -103,10 +105,11 @@ public record Condition(
         BY_SIGN.forEach((sign, usual) -> {
             boolean drawn = found.stream().anyMatch(d -> d.sign().equals(sign));
             if (!drawn && survey.found().seen(sign).orElse(false)) {
+                // what is ours and stays is no defect; what is ours and comes off is known
                 if (!own.contains(sign)) {
                     found.add(usual);
                 } else if (ground == Ground.COMES_OFF) {
-                    found.add(Defect.OLD_COAT);
+                    found.add(own.contains(Films.SEALER) ? Defect.SEALER : Defect.OLD_COAT);
                 }
             }
         });
@@ -122,14 +125,22 @@ public record Condition(
                 beads,
                 csp,
                 survey.found().newest(WalkOver.ID).isPresent(),
-                OldFloor.bars(survey.found(), substrate, ground),
+                OldFloor.bars(survey.found(), substrate, own),
                 ageMin.map(age -> age < Unit.DAY.toBase(GREEN_DAYS)).orElse(false),
                 indoors);
     }
 
-    /** Whether somebody walked the floor and, where it can drink, dropped water on it. What lies on a film of ours is known. */
-    public boolean known() {
-        return ground.isFilm() || walked && (!drinks() || beads.isPresent());
+    /**
+     * Whether somebody walked the floor and, where it can drink, dropped water on it. What lies on a film of ours is known, and
+     * water says nothing of a floor under a film that is meant to stay.
+     */
+    public boolean known(PrepNeed need) {
+        return ground.isFilm() || walked && (!drinks() || beads.isPresent() || stays(need));
+    }
+
+    private boolean stays(PrepNeed need) {
+        Set<String> stay = need.asks().films(substrate).stay();
+        return found.stream().anyMatch(d -> stay.contains(d.sign()));
     }
 
     /** Whether water says anything of it: concrete and its overlays, where no film stays on. */
@@ -151,6 +162,15 @@ public record Condition(
         Set<Defect> left = new HashSet<>(found);
         List.of(gone).forEach(left::remove);
         return new Condition(substrate, ground, left, beads, csp, walked, unsampled, green, indoors);
+    }
+
+    /** Why what opens nothing is not enough here; empty where it is. @param unread how rough it is taken for where nobody compared */
+    Optional<String> tooSmooth(PrepNeed need, double unread) {
+        double rough = csp.orElse(unread);
+        return need.min() > rough
+                ? Optional.of("It opens nothing: the concrete is about CSP " + Show.number(rough, 0)
+                        + ", and this build-up asks for " + need.text() + ".")
+                : Optional.empty();
     }
 
     /** A film or a colour that stands between concrete and whatever goes on it. */

@@ -35,7 +35,7 @@ final class DullFilm implements PrepMethod {
     }
 
     @Override
-    public boolean isFor(Condition condition, PrepNeed need) {
+    public boolean isForGround(Condition condition, PrepNeed need) {
         return condition.ground() == Ground.OWN_FILM || condition.ground() == Ground.OTHER_FILM;
     }
 
@@ -79,7 +79,7 @@ final class DullFilm implements PrepMethod {
                 .mixes(CLEANER)
                 .until(Gates.dull()));
         steps.add(Films.rinse());
-        steps.add(Films.dry(condition.substrate()));
+        steps.add(Films.dry(condition, need));
         if (condition.ground() == Ground.OTHER_FILM) {
             steps.add(Step.of(
                             Works.PATCH_TEST,

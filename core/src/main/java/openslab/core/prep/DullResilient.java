@@ -64,29 +64,7 @@ final class DullResilient implements PrepMethod {
                                 "Separate mops for cleaner and rinse.",
                                 "Cleaner left behind keeps a finish from filming.")
                         .until(Gates.residue()),
-                Steps.dryResilient(!StripResilient.isStill(condition, need)),
-                last(condition, need));
-    }
-
-    private static Step last(Condition condition, PrepNeed need) {
-        if (StripResilient.isStill(condition, need)) {
-            return Step.of(
-                            Works.VACUUM_OFF,
-                            "Vacuum, and a cloth over it",
-                            "Corners and edges by hand; no primer, it insulates.",
-                            "Dust keeps a finish from wetting the floor.")
-                    .until(Gates.noDust())
-                    .closes();
-        }
-        if (!need.priming()) {
-            return Steps.vacuumLast("Vacuum and tack off");
-        }
-        return Step.of(
-                        Works.PRIME_WORN,
-                        "Prime where it drinks or is worn",
-                        "Old, worn or porous: prime first; new: not needed.",
-                        "Where the wear layer is gone a finish sinks in.")
-                .until(Gates.noDust())
-                .closes();
+                Steps.dryResilient(!Steps.isStill(condition, need)),
+                Steps.closeResilient(condition, need));
     }
 }

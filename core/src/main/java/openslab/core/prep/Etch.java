@@ -2,6 +2,7 @@ package openslab.core.prep;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import openslab.core.course.Step;
 import openslab.core.prep.wash.Chemical;
@@ -35,15 +36,14 @@ final class Etch implements PrepMethod {
     }
 
     @Override
-    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
-        var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
-        if (condition.beads().orElse(false) && elsewhere(condition, need).isEmpty()) {
-            reasons.add("Water beads: where water cannot get in, acid cannot either.");
-        }
-        if (condition.green() && elsewhere(condition, need).isEmpty()) {
-            reasons.add("The concrete is green: acid eats the paste that has not hardened yet. It is washed gently.");
-        }
-        return reasons;
+    public Optional<String> closed() {
+        return Optional.of("Water beads: where water cannot get in, acid cannot either.");
+    }
+
+    @Override
+    public Optional<String> young() {
+        return Optional.of(
+                "The concrete is green: acid eats the paste that has not hardened yet. It is washed gently.");
     }
 
     /** Acid eats it first. */

@@ -5,16 +5,14 @@ import openslab.core.course.Step;
 /** What a system wants done besides, whichever way its floor is opened. */
 public enum Extra {
     DIG_BACK(
-            true,
-            true,
+            When.FIRST_OUTDOORS,
             Step.of(
                     Works.DIG_BACK,
                     "Dig the soil back",
                     "A few inches along every open edge, below the face.",
                     "The coat runs over the edge and closes it; against soil it ends as a lip that breaks off.")),
     LOOSE_OFF(
-            true,
-            false,
+            When.FIRST,
             Step.of(
                             Works.LOOSE_OFF,
                             "Everything loose off",
@@ -23,8 +21,7 @@ public enum Extra {
                     .careful("Eyes, gloves, dust.")
                     .until(Gates.nothingLoose())),
     HIGH_SPOTS(
-            false,
-            false,
+            When.LAST,
             Step.of(
                             Works.BLOCK_HIGH,
                             "Block the high spots",
@@ -32,32 +29,36 @@ public enum Extra {
                             "A squeegee rides on them and leaves the rest thin.")
                     .careful("Silica dust: damp, or with a vacuum; respirator.")),
     GAPS_CLOSED(
-            false,
-            false,
+            When.LAST,
             Step.of(
                     Works.CLOSE_GAPS,
                     "Close the expansion gaps, set the strips",
                     "Foam or tape pressed in below the face; a 1/8 in strip against planters and walls for a reveal.",
                     "What runs into a gap bridges it, and the slab cracks it at once."));
 
-    private final boolean first;
-    private final boolean outdoors;
+    /** At which end of the preparation, and on which floors. */
+    private enum When {
+        FIRST_OUTDOORS,
+        FIRST,
+        LAST
+    }
+
+    private final When when;
     private final Step step;
 
-    Extra(boolean first, boolean outdoors, Step step) {
-        this.first = first;
-        this.outdoors = outdoors;
+    Extra(When when, Step step) {
+        this.when = when;
         this.step = step;
     }
 
     /** Whether it comes before everything; else right before the floor is closed. */
     boolean isFirst() {
-        return first;
+        return when != When.LAST;
     }
 
     /** Whether there is anything to do of it on such a floor. */
     boolean isFor(boolean indoors) {
-        return !outdoors || !indoors;
+        return !indoors || when != When.FIRST_OUTDOORS;
     }
 
     Step step() {

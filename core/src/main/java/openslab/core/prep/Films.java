@@ -37,9 +37,9 @@ final class Films {
     }
 
     /** A film drinks nothing: what is on it leaves as fast as from vinyl. */
-    static Step dry(Substrate substrate) {
-        return substrate.family() == Substrate.Family.RESILIENT
-                ? Steps.dryResilient(substrate != Substrate.STATIC_DISSIPATIVE)
+    static Step dry(Condition condition, PrepNeed need) {
+        return condition.substrate().family() == Substrate.Family.RESILIENT || Steps.isStill(condition, need)
+                ? Steps.dryResilient(!Steps.isStill(condition, need))
                 : Steps.dry(
                         Steps.VINYL_DRIES_H,
                         "Joints last; a fan is fine for wash water.",

@@ -10,8 +10,10 @@ import openslab.core.survey.area.Defect;
 
 /** Diamond grinding: takes films off and opens the cap to about CSP 3. */
 final class Grind implements PrepMethod {
+    static final String ID = "grind";
+
     private static final About ABOUT = new About(
-            "grind",
+            ID,
             "Grind",
             Kinds.CONCRETE,
             Set.of(

@@ -2,15 +2,18 @@ package openslab.core.prep;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import openslab.core.course.Step;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
 /** A worn slab outdoors, rough enough by itself: washed hard, nothing loose left on it. */
 final class HardWash implements PrepMethod {
+    /** CP: 3000 psi or more. */
     private static final double USUAL_PSI = 3000;
+    /** OURS: a walk that is worn until stone shows is rough enough for any cement coat, unless somebody compared it. */
+    private static final double WORN_CSP = 10;
 
     private static final About ABOUT = new About(
             "hard-wash",
@@ -38,21 +41,21 @@ final class HardWash implements PrepMethod {
         if (elsewhere(condition, need).isPresent()) {
             return reasons;
         }
-        condition
-                .csp()
-                .filter(csp -> csp < need.min())
-                .ifPresent(csp -> reasons.add("It opens nothing: the concrete is about CSP " + Show.number(csp, 0)
-                        + ", and this build-up asks for " + need.text() + "."));
+        condition.tooSmooth(need, WORN_CSP).ifPresent(reasons::add);
         if (condition.indoors()) {
             reasons.add("Indoors there is nowhere for so much water to go.");
         }
-        if (condition.green()) {
-            reasons.add("The concrete is green: a hard jet cuts it.");
-        }
-        if (condition.beads().orElse(false)) {
-            reasons.add("Water beads: something is on the floor that water does not take off.");
-        }
         return reasons;
+    }
+
+    @Override
+    public Optional<String> closed() {
+        return Optional.of("Water beads: something is on the floor that water does not take off.");
+    }
+
+    @Override
+    public Optional<String> young() {
+        return Optional.of("The concrete is green: a hard jet cuts it.");
     }
 
     @Override

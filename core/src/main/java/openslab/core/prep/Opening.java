@@ -29,7 +29,9 @@ public record Opening(
         /** Wax and finish are taken off in any case. */
         STRIPPED,
         /** An old coat stays where it holds. */
-        KEEPS_COAT
+        KEEPS_COAT,
+        /** An old sealer stays: what goes on melts into it. */
+        KEEPS_SEALER
     }
 
     public Opening {

@@ -52,7 +52,7 @@ public interface PrepMethod {
             return reasons;
         }
         notAsked(condition, need).ifPresent(reasons::add);
-        if (!condition.known()) {
+        if (!condition.known(need)) {
             reasons.add("It is not known what is on the floor" + unknown() + ".");
         }
         reasons.addAll(inTheWay(condition, need));
@@ -67,11 +67,27 @@ public interface PrepMethod {
         if (takesTheCap() && condition.substrate() == Substrate.STAMPED && !Site.buries(need.min(), need.max())) {
             reasons.add("It takes the stamp away, which a film this thin is meant to show.");
         }
+        if (condition.beads().orElse(false)) {
+            closed().ifPresent(reasons::add);
+        }
+        if (condition.green()) {
+            young().ifPresent(reasons::add);
+        }
         if (need.lime() && takesTheLime()) {
             reasons.add("It takes off the lime that the stain reacts with: what is left colours weakly or not at all.");
         }
         reasons.addAll(site.against(about.demands()));
         return reasons;
+    }
+
+    /** Why it does nothing where water beads; empty where that is no hindrance. */
+    default Optional<String> closed() {
+        return Optional.empty();
+    }
+
+    /** Why it harms concrete that was placed within the month; empty where it does not. */
+    default Optional<String> young() {
+        return Optional.empty();
     }
 
     /** What lies on the floor that it neither takes off nor leaves on purpose. */
@@ -87,11 +103,11 @@ public interface PrepMethod {
 
     /** Why it is for other floors altogether; empty where it is for this one. */
     default Optional<String> elsewhere(Condition condition, PrepNeed need) {
-        if (!isFor(condition.substrate(), need)) {
+        if (!isForFloor(condition.substrate(), need)) {
             return Optional.of(
                     "It is not for " + Show.lower(condition.substrate().label()) + ".");
         }
-        if (!isFor(condition, need)) {
+        if (!isForGround(condition, need)) {
             return Optional.of(
                     condition.ground().isFilm()
                             ? "The film stays on in this cycle; this is for a floor without one."
@@ -104,13 +120,13 @@ public interface PrepMethod {
     }
 
     /** Whether it is for what the floor is made of. */
-    default boolean isFor(Substrate substrate, PrepNeed need) {
+    default boolean isForFloor(Substrate substrate, PrepNeed need) {
         return about().substrates().contains(substrate)
                 || need.asks().openings().stream().anyMatch(o -> o.method().equals(id()) && o.on().contains(substrate));
     }
 
     /** Whether it is meant for what the work stands on. */
-    default boolean isFor(Condition condition, PrepNeed need) {
+    default boolean isForGround(Condition condition, PrepNeed need) {
         return !condition.ground().isFilm();
     }
 
@@ -143,7 +159,11 @@ public interface PrepMethod {
 
     /** What else it leaves on the floor, because what goes on is meant to lie on it. */
     default Set<Defect> left(Condition condition, PrepNeed need) {
-        return need.opening(this, condition).is(Manner.KEEPS_COAT) ? Set.of(Defect.PAINT, Defect.OLD_COAT) : Set.of();
+        Opening opening = need.opening(this, condition);
+        if (opening.is(Manner.KEEPS_SEALER)) {
+            return Set.of(Defect.SEALER, Defect.OLD_COAT);
+        }
+        return opening.is(Manner.KEEPS_COAT) ? Set.of(Defect.PAINT, Defect.OLD_COAT) : Set.of();
     }
 
     /** Whether it takes the surface off all over, and a stamp with it. */

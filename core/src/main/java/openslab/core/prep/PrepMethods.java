@@ -70,7 +70,7 @@ public final class PrepMethods {
                                             Optional.empty(),
                                             still ? 1 : 0,
                                             still
-                                                    ? Set.of(Opening.Manner.KEEPS_COAT)
+                                                    ? EnumSet.of(Opening.Manner.KEEPS_COAT, Opening.Manner.KEEPS_SEALER)
                                                     : EnumSet.of(Opening.Manner.STAYS_DAMP, Opening.Manner.STRIPPED)))
                                     .toList(),
                             Set.of(),

@@ -2,6 +2,7 @@ package openslab.core.prep;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import openslab.core.course.Step;
 import openslab.core.prep.Opening.Manner;
@@ -37,15 +38,13 @@ final class Profiler implements PrepMethod {
     }
 
     @Override
-    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
-        var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
-        if (elsewhere(condition, need).isEmpty() && condition.beads().orElse(false)) {
-            reasons.add("Water beads: where water cannot get in, a profiler cannot either.");
-        }
-        if (elsewhere(condition, need).isEmpty() && condition.green()) {
-            reasons.add("The concrete is green: acid eats the paste that has not hardened yet.");
-        }
-        return reasons;
+    public Optional<String> closed() {
+        return Optional.of("Water beads: where water cannot get in, a profiler cannot either.");
+    }
+
+    @Override
+    public Optional<String> young() {
+        return Optional.of("The concrete is green: acid eats the paste that has not hardened yet.");
     }
 
     @Override

@@ -21,7 +21,8 @@ final class SandOpen implements PrepMethod {
             1,
             1,
             Set.of(Demand.DUST, Demand.ABRASION),
-            Source.commonPractice("the feel of 200 to 300 grit, a light suede: open, not rough"));
+            Source.commonPractice(
+                    "the feel of 200 to 300 grit, a light suede: open, not rough; the grits on the way there are ours"));
 
     @Override
     public About about() {

@@ -1,7 +1,7 @@
 package openslab.core.prep;
 
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import openslab.core.course.Step;
 import openslab.core.floor.Substrate;
@@ -22,7 +22,8 @@ final class SawAndWash implements PrepMethod {
             0,
             0,
             Set.of(Demand.WASH_WATER, Demand.NOISE),
-            Source.commonPractice("new stamped concrete: saw and wash the next day, seal the day after"));
+            Source.commonPractice(
+                    "new stamped concrete: saw and wash the next day, seal the day after; joints a quarter of the slab deep as ACI 302.1R has it, from memory"));
 
     @Override
     public About about() {
@@ -35,12 +36,8 @@ final class SawAndWash implements PrepMethod {
     }
 
     @Override
-    public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
-        var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
-        if (elsewhere(condition, need).isEmpty() && condition.beads().orElse(false)) {
-            reasons.add("Water beads: a new slab has nothing on it that turns water away. Find out what it is.");
-        }
-        return reasons;
+    public Optional<String> closed() {
+        return Optional.of("Water beads: a new slab has nothing on it that turns water away. Find out what it is.");
     }
 
     @Override

@@ -88,7 +88,7 @@ final class ScrubTile implements PrepMethod {
             steps.add(Step.of(
                             Works.RINSE,
                             "Extract and rinse",
-                            "Hot extraction at about 1200 psi, contained indoors; then fresh water once more, its own bucket.",
+                            "Extraction at about 1200 psi, contained indoors; then fresh water once more, its own bucket.",
                             "Stripper that is left in the grout keeps a sealer out.")
                     .careful(Steps.DISPOSAL)
                     .until(Gates.residue()));

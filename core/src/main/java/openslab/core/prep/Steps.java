@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import openslab.core.course.Step;
 import openslab.core.course.work.Work;
+import openslab.core.floor.Substrate;
 import openslab.core.prep.wash.Dose;
+import openslab.core.quantity.Unit;
 import openslab.core.silica.SilicaTask;
 import openslab.core.survey.area.Defect;
 
@@ -14,6 +16,8 @@ final class Steps {
     static final double CONCRETE_DRIES_H = 24;
 
     static final double VINYL_DRIES_H = 4;
+
+    private static final double BAR_PER_PSI = Unit.PSI.toBase(1) * 10;
 
     static final String HOLLOW = "hollow";
 
@@ -73,6 +77,33 @@ final class Steps {
         return dry(hours, true, does, why);
     }
 
+    /** Whether nothing insulating goes below, and nothing is blown over it: what goes on carries static away. */
+    static boolean isStill(Condition condition, PrepNeed need) {
+        return need.asks().still() || condition.substrate() == Substrate.STATIC_DISSIPATIVE;
+    }
+
+    /** The last step on a resilient floor: primed where it is worn, unless its sheet needs none or a primer would insulate. */
+    static Step closeResilient(Condition condition, PrepNeed need) {
+        if (isStill(condition, need)) {
+            return Step.of(
+                            Works.VACUUM_OFF,
+                            "Residue off by hand, then vacuum",
+                            "Corners and edges with a scraper and a damp cloth; no primer, it insulates.",
+                            "What is left there keeps static from its way to earth.")
+                    .until(Gates.noDust())
+                    .closes();
+        }
+        return need.priming()
+                ? Step.of(
+                                Works.PRIME_WORN,
+                                "Prime where it drinks or is worn",
+                                "Where the print shows or water darkens it; a new floor needs none.",
+                                "Where the wear layer is gone a finish sinks in.")
+                        .until(Gates.noDust())
+                        .closes()
+                : vacuumLast("Vacuum and tack off");
+    }
+
     /** A resilient floor, seams last. @param fan whether air may be moved over it */
     static Step dryResilient(boolean fan) {
         return dry(
@@ -122,7 +153,8 @@ final class Steps {
 
     /** @param psi at the nozzle */
     static Step pressureWash(double psi, String does, String why) {
-        return Step.of(Works.PRESSURE_WASH, "Pressure wash at " + Math.round(psi) + " psi", "Fan tip. " + does, why)
+        String hard = Math.round(psi) + " psi (" + Math.round(psi * BAR_PER_PSI) + " bar)";
+        return Step.of(Works.PRESSURE_WASH, "Pressure wash at " + hard, "Fan tip. " + does, why)
                 .careful(DISPOSAL + " The jet cuts skin: boots and goggles.");
     }
 

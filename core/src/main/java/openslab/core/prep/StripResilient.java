@@ -53,7 +53,7 @@ final class StripResilient implements PrepMethod {
 
     @Override
     public List<Step> steps(Condition condition, PrepNeed need) {
-        boolean still = isStill(condition, need);
+        boolean still = Steps.isStill(condition, need);
         Step lay = lay("A foot rub says when; keep it wet.");
         Step rinse = Step.of(
                         Works.RINSE,
@@ -79,33 +79,7 @@ final class StripResilient implements PrepMethod {
                         .failingRepeats(lay.id()),
                 rinse,
                 Steps.dryResilient(!still),
-                last(still, need));
-    }
-
-    /** Nothing insulating goes below a finish that carries static away, and nothing is blown over it. */
-    static boolean isStill(Condition condition, PrepNeed need) {
-        return need.asks().still() || condition.substrate() == Substrate.STATIC_DISSIPATIVE;
-    }
-
-    private static Step last(boolean still, PrepNeed need) {
-        if (!still && !need.priming()) {
-            return Steps.vacuumLast("Vacuum and tack off");
-        }
-        return still
-                ? Step.of(
-                                Works.VACUUM_OFF,
-                                "Residue off by hand, then vacuum",
-                                "Corners and edges with a scraper and a damp cloth; no primer, it insulates.",
-                                "What is left there keeps static from its way to earth.")
-                        .until(Gates.noDust())
-                        .closes()
-                : Step.of(
-                                Works.PRIME_WORN,
-                                "Prime where it is worn",
-                                "Where the print shows or water darkens it.",
-                                "A worn floor drinks unevenly.")
-                        .until(Gates.noDust())
-                        .closes();
+                Steps.closeResilient(condition, need));
     }
 
     /** Stripper as the label has it for heavy wax. */

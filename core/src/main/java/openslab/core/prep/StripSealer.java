@@ -17,8 +17,10 @@ final class StripSealer implements PrepMethod {
     private static final double LIFTS_MIN = 10;
     private static final String HALF_OFF = "A film half off is harder to see than one that is on.";
 
+    static final String ID = "strip";
+
     private static final About ABOUT = new About(
-            "strip",
+            ID,
             "Strip and test again",
             Kinds.CONCRETE,
             Set.of(Defect.SEALER, Defect.POLISH, Defect.ANTIQUE, Defect.CURING_COMPOUND),

@@ -31,7 +31,7 @@ final class WashAcrylic implements PrepMethod {
     }
 
     @Override
-    public boolean isFor(Condition condition, PrepNeed need) {
+    public boolean isForGround(Condition condition, PrepNeed need) {
         return condition.ground() == Ground.OWN_FILM_MELTS || isOld(condition, need);
     }
 
@@ -48,11 +48,6 @@ final class WashAcrylic implements PrepMethod {
             reasons.add("No sealer was found that it could melt into.");
         }
         return reasons;
-    }
-
-    @Override
-    public Set<Defect> left(Condition condition, PrepNeed need) {
-        return isOld(condition, need) ? Set.of(Defect.SEALER, Defect.OLD_COAT) : Set.of();
     }
 
     @Override
@@ -78,12 +73,12 @@ final class WashAcrylic implements PrepMethod {
         steps.add(Step.of(
                         Works.WASH_FILM,
                         "Wash with a squirt of soap",
-                        "Soft brush, edges by hand; keep it wet and pick it up.",
+                        "Soft white pad, a soft brush in a stamp, edges by hand; keep it wet and pick it up.",
                         "Dirt that is left is sealed in.")
                 .careful("A wet film is slippery: closed off until it is dry.")
                 .mixes(SOAP));
         steps.add(Films.rinse());
-        steps.add(Films.dry(condition.substrate()));
+        steps.add(Films.dry(condition, need));
         steps.add(Step.of(
                         Works.CHECK,
                         "A drop of the new sealer's solvent",

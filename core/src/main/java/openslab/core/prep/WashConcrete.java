@@ -2,16 +2,19 @@ package openslab.core.prep;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import openslab.core.course.Step;
 import openslab.core.prep.wash.Chemical;
 import openslab.core.prep.wash.Dose;
-import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.survey.area.Defect;
 
 /** Water and a brush: new stamped work and green concrete under a thin film that lets vapour through. */
 final class WashConcrete implements PrepMethod {
+    /** Any concrete that was finished at all is as rough as the smoothest plaque. */
+    private static final double SMOOTHEST_CSP = 1;
+
     private static final Dose SOAP = Dose.of(3, Chemical.DISH_SOAP);
 
     private static final Dose CLEANER = Dose.of(3, Chemical.NEUTRAL_CLEANER);
@@ -34,19 +37,15 @@ final class WashConcrete implements PrepMethod {
     @Override
     public List<String> refusals(Condition condition, PrepNeed need, SiteLimits site) {
         var reasons = new ArrayList<>(PrepMethod.super.refusals(condition, need, site));
-        if (elsewhere(condition, need).isPresent()) {
-            return reasons;
-        }
-        // any concrete that was finished at all is as rough as the smoothest plaque
-        double rough = Math.max(1, condition.csp().orElse(1.0));
-        if (need.min() > rough) {
-            reasons.add("It opens nothing: the concrete is about CSP " + Show.number(rough, 0)
-                    + ", and this build-up asks for " + need.text() + ".");
-        }
-        if (condition.beads().orElse(false)) {
-            reasons.add("Water beads: something is on the floor that water does not take off.");
+        if (elsewhere(condition, need).isEmpty()) {
+            condition.tooSmooth(need, SMOOTHEST_CSP).ifPresent(reasons::add);
         }
         return reasons;
+    }
+
+    @Override
+    public Optional<String> closed() {
+        return Optional.of("Water beads: something is on the floor that water does not take off.");
     }
 
     @Override

@@ -31,7 +31,7 @@ final class WashFilm implements PrepMethod {
     }
 
     @Override
-    public boolean isFor(Condition condition, PrepNeed need) {
+    public boolean isForGround(Condition condition, PrepNeed need) {
         return condition.ground() == Ground.FILM_KEPT;
     }
 
@@ -61,7 +61,7 @@ final class WashFilm implements PrepMethod {
                 .careful(Steps.UNTRAINED + " A wet film is slippery: closed off until it is dry.")
                 .mixes(MILD));
         steps.add(Films.rinse());
-        steps.add(Films.dry(condition.substrate()));
+        steps.add(Films.dry(condition, need));
         steps.add(Step.of(
                         Works.WALK,
                         "Walk it again",

@@ -32,6 +32,8 @@ public enum Unit {
     OUNCE("oz", Dimension.MASS, 0.45359237 / 16, 1, "oz", "ounce", "ounces"),
     POUND("lb", Dimension.MASS, 0.45359237, 2, "lb", "lbs"),
     MICROMETRE("µm", Dimension.FILM, 1, 0, "µm", "um", "μm", "micron", "microns"),
+    /** For what is as thick as a mortar. */
+    FILM_MILLIMETRE("mm", Dimension.FILM, 1000, 1, "mm"),
     MIL("mil", Dimension.FILM, 25.4, 1, "mil", "mils"),
     CELSIUS("°C", Dimension.TEMPERATURE, 1, 1, "°c", "c"),
     FAHRENHEIT("°F", Dimension.TEMPERATURE, 5.0 / 9, 1, "°f", "f") {
@@ -86,6 +88,7 @@ public enum Unit {
     MONEY("", Dimension.MONEY, 1, 2);
 
     private static final double A_TENTH = 0.1;
+    private static final double A_THOUSAND = 1000;
 
     private final String symbol;
     private final Dimension dimension;
@@ -197,9 +200,12 @@ public enum Unit {
         };
     }
 
-    /** The unit in which so much is read: what would be less than a tenth of one is told in a smaller one. */
+    /** The unit in which so much is read: less than a tenth of one is told in a smaller one, a thousand micrometres in millimetres. */
     static Unit readable(Unit unit, double base) {
         double value = Math.abs(unit.fromBase(base));
+        if (unit == MICROMETRE && Show.rounded(value, 0) >= A_THOUSAND) {
+            return FILM_MILLIMETRE;
+        }
         return value > 0 && Show.rounded(value, 2) < A_TENTH ? unit.finer() : unit;
     }
 

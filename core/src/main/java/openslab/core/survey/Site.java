@@ -9,9 +9,11 @@ import openslab.core.quantity.UnitSystem;
  * What a reading is judged against.
  *
  * @param ground what the work stands on
+ * @param films what is known of films on it before anybody looks
  * @param areaM2 of what is worked on
  */
-public record Site(Limits limits, Substrate substrate, Ground ground, double areaM2, UnitSystem units, Instant now) {
+public record Site(
+        Limits limits, Substrate substrate, Ground ground, Films films, double areaM2, UnitSystem units, Instant now) {
     /** OURS: what asks for such a profile is thick enough to bury a stamp; so is what asks for less and takes as much as cement does. */
     private static final int BURIES_CSP = 3;
 
@@ -25,11 +27,14 @@ public record Site(Limits limits, Substrate substrate, Ground ground, double are
 
     /** A site with nothing on it that stays. */
     public Site(Limits limits, Substrate substrate, double areaM2, UnitSystem units, Instant now) {
-        this(limits, substrate, Ground.BARE, areaM2, units, now);
+        this(limits, substrate, Ground.BARE, Films.UNKNOWN, areaM2, units, now);
     }
 
-    /** Whether the floor is stamped, and what goes on it shows the stamp. */
-    public boolean showsStamp() {
-        return substrate == Substrate.STAMPED && !buries(limits.cspMin(), limits.cspMax());
+    /** What of the floor shows through what goes on it. */
+    public Shown shown() {
+        if (substrate == Substrate.STAMPED && !buries(limits.cspMin(), limits.cspMax())) {
+            return Shown.STAMP;
+        }
+        return films.faceShows() ? Shown.FACE : Shown.NOTHING;
     }
 }

@@ -12,13 +12,16 @@ import java.util.Set;
 import openslab.core.Stories;
 import openslab.core.floor.Substrate;
 import openslab.core.job.CycleKind;
+import openslab.core.job.LayerChoice;
 import openslab.core.job.LogGuard;
 import openslab.core.job.Mark;
 import openslab.core.job.PrepReport;
 import openslab.core.prep.Opening.Manner;
 import openslab.core.quantity.InvalidInput;
+import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.survey.Verdict;
+import openslab.core.survey.area.Defect;
 import org.testng.annotations.Test;
 
 /** A way of preparing is chosen among those that fit, goes on once it is begun, and knows what the shop laid itself. */
@@ -102,11 +105,11 @@ public class ChosenWayTest {
     }
 
     private static PrepNeed need(Opening... openings) {
-        return new PrepNeed(1, 3, openslab.core.quantity.Source.ours("test"))
+        return new PrepNeed(1, 3, Source.ours("test"))
                 .asking(new PrepAsks(List.of(openings), EnumSet.noneOf(Extra.class), false));
     }
 
-    private static Condition concrete(openslab.core.survey.area.Defect... found) {
+    private static Condition concrete(Defect... found) {
         return new Condition(Substrate.BARE_CONCRETE, Set.of(found), Optional.of(false), Optional.empty(), true, false);
     }
 
@@ -121,8 +124,8 @@ public class ChosenWayTest {
         assertTrue(bare.refused().stream()
                 .filter(r -> r.method().equals("etch"))
                 .allMatch(r -> r.reasons().get(0).contains("profiler and wash, or grind")));
-        assertTrue(bare.steps().stream().anyMatch(s -> s.title().equals("Pressure wash at 3000 psi")));
-        PrepPlan sealed = PrepPlan.choose(concrete(openslab.core.survey.area.Defect.SEALER), need, site);
+        assertTrue(bare.steps().stream().anyMatch(s -> s.title().equals("Pressure wash at 3000 psi (207 bar)")));
+        PrepPlan sealed = PrepPlan.choose(concrete(Defect.SEALER), need, site);
         assertEquals(sealed.method().orElseThrow().id(), "grind");
         assertTrue(sealed.steps().stream().anyMatch(s -> s.does().startsWith("Until the film is off and no further")));
         assertFalse(sealed.steps().stream().anyMatch(s -> s.does().contains("aggregate")));
@@ -136,7 +139,7 @@ public class ChosenWayTest {
             for (String layer : List.of("primer", "body", "flake", "clear")) {
                 story.coat(40, layer);
             }
-            List<openslab.core.job.LayerChoice> again =
+            List<LayerChoice> again =
                     kind == CycleKind.RESEAL ? Stories.epoxyWithFlake().subList(3, 4) : Stories.epoxyWithFlake();
             story.begin(9000, kind, kind == CycleKind.REPAIR ? "2 m²" : "", again);
             story.surveyedAt(9001);
@@ -178,5 +181,17 @@ public class ChosenWayTest {
         assertEquals(story.at(58).next().label(), "walk the floor again, then its way is chosen");
         story.reading(59, "walk-over", "whole floor", CLEAN);
         assertFalse(prep(story, 60).method().equals("strip"));
+    }
+
+    /** Flake is next as long as the coat is wet; a year later nobody is asked to throw it into a hard floor. */
+    @Test
+    public void what_is_thrown_into_a_coat_is_next_while_that_is_wet() {
+        Stories story = new Stories().surveyed().ground().coat(40, "primer").coat(60, "body");
+        assertEquals(story.at(60.2).next().label(), "broadcast into the wet coat");
+        assertFalse(
+                story.at(9000).next().label().contains("broadcast"),
+                story.at(9000).next().label());
+        story.coat(60.3, "flake");
+        assertFalse(story.at(60.4).next().label().contains("broadcast"));
     }
 }

@@ -112,7 +112,7 @@ class SurveyController {
     /** Of a floor for which nothing was chosen yet nothing is asked. */
     private static Site site(KnownZone zone) {
         var limits = zone.report().limits().orElse(Limits.NONE);
-        return new Site(limits, zone.facts().substrate(), zone.report().area().base(), zone.units(), zone.now());
+        return zone.facts().judgedBy(limits, zone.units(), zone.now());
     }
 
     /** When the slab will be dry enough. */

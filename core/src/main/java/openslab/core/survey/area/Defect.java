@@ -7,6 +7,7 @@ import openslab.core.floor.Substrate;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.survey.Reading;
+import openslab.core.survey.Shown;
 import openslab.core.survey.Verdict;
 
 /**
@@ -216,10 +217,10 @@ public enum Defect {
     /**
      * How it is got rid of on a floor of {@code substrate}, the beginning of a sentence.
      *
-     * @param showsStamp whether the floor is stamped, and what goes on it shows the stamp
+     * @param shown what of the floor shows through what goes on it
      */
-    public String removal(Substrate substrate, boolean showsStamp) {
-        Removal how = Removal.of(this, substrate, showsStamp);
+    public String removal(Substrate substrate, Shown shown) {
+        Removal how = Removal.of(this, substrate, shown);
         String words = how == Removal.OWN ? removal : how.words();
         return this == PAINT || this == ADHESIVE ? "Once a laboratory has cleared it: " + Show.lower(words) : words;
     }

@@ -2,6 +2,7 @@ package openslab.core.survey.area;
 
 import java.util.Set;
 import openslab.core.floor.Substrate;
+import openslab.core.survey.Shown;
 
 /**
  * How what lies on a floor comes off it, by what the floor is made of: the one place that says so. The survey tells it, and
@@ -39,10 +40,11 @@ public enum Removal {
         return words;
     }
 
-    /** @param showsStamp whether the floor is stamped, and what goes on it is thin enough to show the stamp */
-    public static Removal of(Defect defect, Substrate substrate, boolean showsStamp) {
+    /** @param shown what of the floor shows through what goes on it */
+    public static Removal of(Defect defect, Substrate substrate, Shown shown) {
+        boolean showsStamp = shown == Shown.STAMP;
         if (CLEAR_FILMS.contains(defect)) {
-            return clearFilm(defect, substrate.family(), showsStamp);
+            return clearFilm(defect, substrate.family(), shown);
         }
         if (PAINTS.contains(defect)) {
             return switch (substrate.family()) {
@@ -58,13 +60,13 @@ public enum Removal {
         };
     }
 
-    private static Removal clearFilm(Defect defect, Substrate.Family family, boolean showsStamp) {
+    private static Removal clearFilm(Defect defect, Substrate.Family family, Shown shown) {
         if (family != Substrate.Family.CEMENT && defect == Defect.CURING_COMPOUND) {
             return NONE;
         }
         boolean factory = defect == Defect.FACTORY_FILM;
         return switch (family) {
-            case CEMENT -> !showsStamp ? GRIND : factory ? NONE : STRIP;
+            case CEMENT -> shown == Shown.NOTHING ? GRIND : factory ? NONE : STRIP;
             case TILE -> factory ? NONE : STRIP;
             case RESILIENT -> factory ? DULL : STRIP;
             case OTHER -> SAND;

@@ -96,8 +96,11 @@ public final class Areas {
                     TestMethods.of(defect.proof(site.substrate())).about().title() + " at "
                             + judged.gone().get().place() + " showed it.");
         }
+        if (site.films().expects(defect.sign())) {
+            return finding.go(what + " at " + area.name() + " stays", "What goes on is made to lie on it.");
+        }
         String then = defect.proof(site.substrate()).isEmpty() ? "" : ", until " + defect.proofWords(site.substrate());
-        String removal = defect.removal(site.substrate(), site.showsStamp());
+        String removal = defect.removal(site.substrate(), site.shown());
         return finding.close(defect.verdict(), what + " at " + area.name(), defect.consequence(), removal + then + ".");
     }
 

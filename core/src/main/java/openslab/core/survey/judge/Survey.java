@@ -206,7 +206,12 @@ public final class Survey {
     }
 
     private boolean asked(TestMethod method, Site site) {
-        return tells(method, site) && method.asked(found, site);
+        return tells(method, site) && (method.tellsOfFilm() || !keepsFilm(site)) && method.asked(found, site);
+    }
+
+    /** Whether a film is there that is meant to stay: then nobody is sent to what lies under it, and what was taken there counts. */
+    private boolean keepsFilm(Site site) {
+        return site.films().stay().stream().anyMatch(s -> found.seen(s).orElse(false));
     }
 
     private static boolean tells(TestMethod method, Site site) {

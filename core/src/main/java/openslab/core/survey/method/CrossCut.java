@@ -1,11 +1,11 @@
 package openslab.core.survey.method;
 
 import java.util.List;
-import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
+import openslab.core.survey.Films;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Readings;
@@ -42,9 +42,8 @@ public final class CrossCut implements TestMethod {
 
     @Override
     public boolean asked(Readings read, Site site) {
-        return site.ground() == Ground.BARE
-                && SignTest.seen(read, "coating")
-                && !OldFloor.bars(read, site.substrate(), site.ground());
+        return SignTest.unexpected(read, site, Films.COATING)
+                && !OldFloor.bars(read, site.substrate(), site.films().own());
     }
 
     @Override

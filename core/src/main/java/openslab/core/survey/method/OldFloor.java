@@ -1,10 +1,11 @@
 package openslab.core.survey.method;
 
 import java.util.List;
-import openslab.core.floor.Ground;
+import java.util.Set;
 import openslab.core.floor.Substrate;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
+import openslab.core.survey.Films;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Readings;
@@ -52,20 +53,20 @@ public final class OldFloor implements TestMethod {
 
     @Override
     public boolean asked(Readings read, Site site) {
-        return suspect(read, site.substrate(), site.ground());
+        return suspect(read, site.substrate(), site.films().own());
     }
 
     /** What an earlier cycle laid is known to the shop; what lay there before it was asked about then. */
-    private static boolean suspect(Readings read, Substrate substrate, Ground ground) {
+    private static boolean suspect(Readings read, Substrate substrate, Set<String> own) {
         return substrate.family() == Substrate.Family.RESILIENT
                 || substrate == Substrate.COATED_CONCRETE
-                || ground == Ground.BARE && SignTest.seen(read, "coating");
+                || !own.contains(Films.COATING) && SignTest.seen(read, Films.COATING);
     }
 
-    /** Whether there is an old film or floor here that nobody may abrade yet. */
-    public static boolean bars(Readings read, Substrate substrate, Ground ground) {
+    /** Whether there is an old film or floor here that nobody may abrade yet. @param own signs of what earlier cycles laid */
+    public static boolean bars(Readings read, Substrate substrate, Set<String> own) {
         boolean cleared = read.newest(ID).map(OldFloor::cleared).orElse(false);
-        return !cleared && (suspect(read, substrate, ground) || read.newest(ID).isPresent());
+        return !cleared && (suspect(read, substrate, own) || read.newest(ID).isPresent());
     }
 
     private static boolean cleared(Reading r) {

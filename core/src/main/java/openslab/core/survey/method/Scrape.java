@@ -1,7 +1,7 @@
 package openslab.core.survey.method;
 
-import openslab.core.floor.Ground;
 import openslab.core.quantity.Source;
+import openslab.core.survey.Films;
 import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestGroup;
@@ -27,7 +27,7 @@ public final class Scrape extends SignTest {
                         "Gums or curls like soap",
                         "wax or soft polish under the blade",
                         "Polish and wax build up for months, brown and peel; nothing bonds to them.",
-                        s -> Defect.POLISH.removal(s.substrate(), s.showsStamp()) + ", and scrape again."),
+                        s -> Defect.POLISH.removal(s.substrate(), s.shown()) + ", and scrape again."),
                 hold(
                         "flakes",
                         "Flakes or chips",
@@ -47,8 +47,7 @@ public final class Scrape extends SignTest {
     /** Not before the film is known to hold no asbestos or lead. */
     @Override
     public boolean asked(Readings read, Site site) {
-        return site.ground() == Ground.BARE
-                && seen(read, "coating")
-                && !OldFloor.bars(read, site.substrate(), site.ground());
+        return unexpected(read, site, Films.COATING)
+                && !OldFloor.bars(read, site.substrate(), site.films().own());
     }
 }

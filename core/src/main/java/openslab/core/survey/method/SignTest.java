@@ -27,8 +27,7 @@ abstract class SignTest implements TestMethod {
 
     /** What takes {@code defect} off this floor, within a sentence. */
     static String off(Defect defect, Site site) {
-        return Show.lower(
-                Removal.of(defect, site.substrate(), site.showsStamp()).words());
+        return Show.lower(Removal.of(defect, site.substrate(), site.shown()).words());
     }
 
     private final About about;
@@ -60,6 +59,16 @@ abstract class SignTest implements TestMethod {
     static boolean seen(Readings read, String... fields) {
         for (String field : fields) {
             if (read.seen(field).orElse(false)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** The same, of what nobody expects there: what is ours, or meant to stay, is not found out. */
+    static boolean unexpected(Readings read, Site site, String... fields) {
+        for (String field : fields) {
+            if (!site.films().expects(field) && seen(read, field)) {
                 return true;
             }
         }

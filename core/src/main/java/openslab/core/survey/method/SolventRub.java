@@ -1,7 +1,7 @@
 package openslab.core.survey.method;
 
-import openslab.core.floor.Ground;
 import openslab.core.quantity.Source;
+import openslab.core.survey.Films;
 import openslab.core.survey.Readings;
 import openslab.core.survey.Site;
 import openslab.core.survey.TestGroup;
@@ -47,8 +47,7 @@ public final class SolventRub extends SignTest {
     /** Not before the film is known to hold no asbestos or lead. */
     @Override
     public boolean asked(Readings read, Site site) {
-        return site.ground() == Ground.BARE
-                && seen(read, "coating", "sealer")
-                && !OldFloor.bars(read, site.substrate(), site.ground());
+        return unexpected(read, site, Films.COATING, Films.SEALER)
+                && !OldFloor.bars(read, site.substrate(), site.films().own());
     }
 }

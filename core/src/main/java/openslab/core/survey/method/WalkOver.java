@@ -2,9 +2,10 @@ package openslab.core.survey.method;
 
 import java.util.ArrayList;
 import java.util.List;
-import openslab.core.floor.Ground;
+import java.util.Optional;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Source;
+import openslab.core.survey.Films;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Readings;
@@ -71,27 +72,22 @@ public final class WalkOver implements TestMethod {
                             "Nothing bonds to oil: the film fish-eyes, then sheets away.",
                             off(Defect.OIL, site)));
         }
-        if (r.yes("sealer")) {
-            findings.add(draft(r, "sealer", "sealer or wax seen", bare(site), PRACTICE)
-                    .hold(
-                            "sealer or wax on the floor",
-                            "A bonded system holds only as well as what it stands on; acid cannot cut through it either.",
-                            off(Defect.SEALER, site)));
+        if (r.yes(Films.SEALER)) {
+            findings.add(expected(r, Films.SEALER, "sealer", site)
+                    .orElseGet(() -> draft(r, "sealer", "sealer or wax seen", bare(site), PRACTICE)
+                            .hold(
+                                    "sealer or wax on the floor",
+                                    "A bonded system holds only as well as what it stands on; acid cannot cut through it either.",
+                                    off(Defect.SEALER, site))));
         }
-        if (r.yes("coating") && site.ground() != Ground.BARE) {
-            findings.add(draft(r, "own-coating", "our own coat seen", "what earlier cycles laid", OURS)
-                    .go(
-                            "our own coat on the floor",
-                            site.ground().isFilm()
-                                    ? "It is known what it is, and it stays: it is washed and dulled, or wiped."
-                                    : "It is known what it is: it comes off where this cycle works."));
-        } else if (r.yes("coating")) {
-            findings.add(draft(r, "coating", "an old film seen", bare(site), PRACTICE)
-                    .hold(
-                            "an old film on the floor",
-                            "Any film under a bonded system lets go before the system does. Old paint may hold lead, old adhesive asbestos.",
-                            "Where its age is unknown have it tested before anyone abrades it; local rules decide. "
-                                    + off(Defect.PAINT, site)));
+        if (r.yes(Films.COATING)) {
+            findings.add(expected(r, Films.COATING, "coat", site)
+                    .orElseGet(() -> draft(r, "coating", "an old film seen", bare(site), PRACTICE)
+                            .hold(
+                                    "an old film on the floor",
+                                    "Any film under a bonded system lets go before the system does. Old paint may hold lead, old adhesive asbestos.",
+                                    "Where its age is unknown have it tested before anyone abrades it; local rules decide. "
+                                            + off(Defect.PAINT, site))));
         }
         if (r.yes("dusting")) {
             findings.add(draft(r, "dusting", "the top dusts or chalks", "a sound top", PRACTICE)
@@ -114,13 +110,36 @@ public final class WalkOver implements TestMethod {
         return findings;
     }
 
+    /** A film that everybody knew of: ours, or one that is meant to stay. */
+    private Optional<Finding> expected(Reading r, String sign, String what, Site site) {
+        if (site.films().own().contains(sign)) {
+            return Optional.of(draft(r, "own-" + sign, "our own " + what + " seen", "what earlier cycles laid", OURS)
+                    .go(
+                            "our own " + what + " on the floor",
+                            site.ground().isFilm()
+                                    ? "It is known what it is, and it stays: it is washed and dulled, or wiped."
+                                    : "It is known what it is: it comes off where this cycle works."));
+        }
+        return site.films().stay().contains(sign)
+                ? Optional.of(draft(
+                                r,
+                                "kept-" + sign,
+                                "an old " + what + " seen",
+                                "what goes on is made to lie on it",
+                                PRACTICE)
+                        .go(
+                                "an old " + what + ", which stays",
+                                "Preparation tries whether it holds, and what it is, before anything goes on."))
+                : Optional.empty();
+    }
+
     private static String bare(Site site) {
         return site.ground().isFilm() ? "nothing on the film" : "a bare floor";
     }
 
     /** As preparation will do it, and the test that shows it done. */
     private static String off(Defect defect, Site site) {
-        return defect.removal(site.substrate(), site.showsStamp()) + ", until " + defect.proofAnywhere(site.substrate())
+        return defect.removal(site.substrate(), site.shown()) + ", until " + defect.proofAnywhere(site.substrate())
                 + "; then walk it again.";
     }
 

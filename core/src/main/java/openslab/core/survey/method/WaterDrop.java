@@ -62,6 +62,10 @@ public final class WaterDrop implements TestMethod {
     public List<Finding> judge(Reading r, Site site) {
         String at = " at " + r.place();
         var finding = Finding.of(ABOUT.id(), r).measured(found(r, site)).needed("soaks in within 60 s", F3191);
+        if (r.choice("drop").equals("beads") && !site.films().stay().isEmpty()) {
+            return List.of(finding.go(
+                    "water beads" + at + " on a film that stays", "The old film turns it away, as it should."));
+        }
         if (r.choice("drop").equals("beads")) {
             return List.of(finding.hold(
                     "water beads" + at,
