@@ -1824,6 +1824,14 @@ export interface components {
             what: string;
             whyNot: string;
         };
+        Beside: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
+            name: string;
+            word: string;
+        };
         Bill: {
             cost: components["schemas"]["FigureView"];
             currency: string;
@@ -3131,6 +3139,7 @@ export interface components {
             label: string;
             /** @enum {string} */
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
+            stratum: string;
             /** @enum {string} */
             urgency: "SOON" | "ACT" | "LATER" | "RESTS";
             word: string;
@@ -3590,6 +3599,7 @@ export interface components {
         };
         RackItem: {
             archived: boolean;
+            beside: components["schemas"]["Beside"][];
             client: string;
             /** @enum {string} */
             due: "TODAY" | "THIS_WEEK" | "WAITING" | "AT_REST";
@@ -3644,7 +3654,7 @@ export interface components {
         };
         ReadyWayPart: {
             chemical?: string;
-            manner?: ("FILM_ONLY" | "TO_STONE" | "STAYS_DAMP" | "STRIPPED" | "KEEPS_COAT")[];
+            manner?: ("FILM_ONLY" | "TO_STONE" | "STAYS_DAMP" | "STRIPPED" | "KEEPS_COAT" | "KEEPS_SEALER")[];
             method: string;
             on?: ("BARE_CONCRETE" | "COATED_CONCRETE" | "STAMPED" | "OVERLAY" | "CERAMIC" | "STONE" | "QUARRY" | "TERRAZZO" | "MOSAIC" | "PAVERS" | "VINYL_SHEET" | "VINYL_PLANK" | "VCT" | "LINOLEUM" | "RUBBER" | "LAMINATE" | "STATIC_DISSIPATIVE" | "TIMBER" | "METAL" | "COMPOSITE")[];
             pressure?: string;

@@ -7,11 +7,13 @@
   interface Props {
     clocks: readonly RunningClock[];
     next: LeadZone['next'];
+    /** Where that is done. */
+    there: string;
     timeZone: string;
     now: Date;
   }
 
-  let { clocks, next, timeZone, now }: Props = $props();
+  let { clocks, next, there, timeZone, now }: Props = $props();
 
   const ROWS = 3;
   const ROW = 25;
@@ -38,13 +40,17 @@
           ? 'none is running in these hours'
           : `${placed.length} in these hours`}</span
       >
-      <Mark mark={next.mark} word={next.word} />
-      <span>{next.label}{nextAt ? `, ${leftOf(nextAt, now)}` : ''}</span>
     {/if}
     <svg viewBox="0 0 12 12" aria-hidden="true"
       ><path d={folded ? 'M2 8L6 4L10 8' : 'M2 4L6 8L10 4'} /></svg
     >
   </button>
+  {#if folded}
+    <a class="next" href={there}>
+      <Mark mark={next.mark} word={next.word} />
+      <span>{next.label}{nextAt ? `, ${leftOf(nextAt, now)}` : ''}</span>
+    </a>
+  {/if}
   {#if !folded}
     <div class="line" bind:clientWidth={width}>
       <svg {width} height={TOP + rows * ROW + 6} aria-hidden="true">
@@ -102,7 +108,24 @@
   }
 
   footer.folded {
-    grid-template-columns: minmax(0, 1fr);
+    grid-template-columns: auto minmax(0, 1fr);
+  }
+
+  .next {
+    display: flex;
+    align-items: baseline;
+    gap: 12px;
+    align-self: center;
+    min-inline-size: 0;
+    padding-inline: 12px 20px;
+    color: var(--ink);
+    font-size: 14px;
+  }
+
+  .next span {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
   }
 
   .fold {
@@ -134,11 +157,6 @@
 
   .fold svg {
     inline-size: 14px;
-    margin-inline-start: auto;
-  }
-
-  footer:not(.folded) .fold svg {
-    margin-inline-start: 0;
   }
 
   .fold path {

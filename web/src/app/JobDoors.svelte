@@ -16,8 +16,9 @@
   <ol aria-label="Zones">
     {#each job.zones as z (z.id)}
       <li>
-        <a href={jobHref(job.id, z.id)} aria-current={z.id === zone?.id ? 'true' : undefined}
-          >{z.report.name}</a
+        <a
+          href={jobHref(job.id, z.id, z.report.next.stratum)}
+          aria-current={z.id === zone?.id ? 'true' : undefined}>{z.report.name}</a
         >
       </li>
     {/each}

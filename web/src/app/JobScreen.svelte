@@ -144,6 +144,7 @@
         <DayLine
           clocks={zone.report.clocks}
           next={zone.report.next}
+          there={jobHref(jobId, zone.id, zone.report.next.stratum)}
           timeZone={job.facts.timeZone}
           now={appClock.now}
         />

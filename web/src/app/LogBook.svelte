@@ -1,10 +1,12 @@
 <script lang="ts">
   import type { JobHead, LogView, ZoneHead } from '../api/types';
   import Button from '../parts/Button.svelte';
+  import Fold from '../parts/Fold.svelte';
   import TextEntry from '../parts/TextEntry.svelte';
   import Trouble from '../parts/Trouble.svelte';
   import { clock, longDate } from '../parts/time';
   import type { JobDesk } from './job.svelte';
+  import { days } from './logbook';
   import { Logging } from './logging.svelte';
 
   interface Props {
@@ -20,10 +22,14 @@
   $effect(() => desk.want(desk.logPath));
   const log = $derived(desk.logBook?.log);
 
-  const day = (entry: LogView) => longDate(new Date(entry.at), job.facts.timeZone);
-  const days = $derived(
-    [...new Set(log?.map(day))].map((d) => [d, log?.filter((e) => day(e) === d) ?? []] as const),
+  /** Layers of all zones, by their ids: in two zones the same id is the same kind of layer. */
+  const layers = $derived(
+    new Map(job.zones.flatMap((z) => z.report.strata).map((s) => [s.id, s.title])),
   );
+  const told = $derived(
+    days(log ?? [], (e) => longDate(new Date(e.at), job.facts.timeZone), layers),
+  );
+  const alone = $derived(job.zones.length === 1);
 
   async function write(event: SubmitEvent) {
     event.preventDefault();
@@ -46,27 +52,47 @@
 </form>
 <Trouble problem={sending.problem} shown={['note', 'by']} />
 
-{#each days as [date, entries] (date)}
-  <h2>{date}</h2>
-  <ol>
-    {#each entries as entry (entry.key)}
-      <li class:struck={entry.struck}>
-        <time datetime={entry.at}>{clock(new Date(entry.at), job.facts.timeZone)}</time>
-        <span class="what">
-          <b>{entry.zone}{entry.place ? `, ${entry.place}` : ''}</b>
-          {entry.what}{entry.note ? `: ${entry.note}` : ''}
-          {#if entry.against.length > 0}<small>against it: {entry.against.join('; ')}</small>{/if}
-          {#if entry.struck}<em>struck</em>{/if}
-        </span>
-        <span class="by">{entry.by}</span>
-        {#if !entry.struck && entry.kind !== 'STRIKE'}
-          <Button kind="quiet" onclick={() => void sending.strike(desk, entry.zoneId, entry.key)}
-            >Strike</Button
-          >
-        {:else}<span></span>{/if}
-      </li>
+{#snippet line(entry: LogView)}
+  <li class:struck={entry.struck}>
+    <time datetime={entry.at}>{clock(new Date(entry.at), job.facts.timeZone)}</time>
+    <span class="what">
+      {#if entry.place}<b>{entry.place}</b>{/if}
+      {entry.what}{entry.note ? `: ${entry.note}` : ''}
+      {#if entry.against.length > 0}<small>against it: {entry.against.join('; ')}</small>{/if}
+      {#if entry.struck}<em>struck</em>{/if}
+    </span>
+    <span class="by">{entry.by}</span>
+    {#if !entry.struck && entry.kind !== 'STRIKE'}
+      <Button kind="quiet" onclick={() => void sending.strike(desk, entry.zoneId, entry.key)}
+        >Strike</Button
+      >
+    {:else}<span></span>{/if}
+  </li>
+{/snippet}
+
+{#each told as day, i (day.date)}
+  <Fold title={day.date} count={day.count} open={i === 0}>
+    {#each day.passages as passage, p (p)}
+      {#if !alone || passage.of !== ''}
+        <h2>
+          {#if !alone}<b>{passage.zone}</b>{/if}
+          {passage.of}
+        </h2>
+      {/if}
+      <ol>
+        {#each passage.entries as entry (entry.key)}{@render line(entry)}{/each}
+      </ol>
+      {#if passage.ready.length > 0}
+        <div class="ready">
+          <Fold title="Lay ready" count={passage.ready.length}>
+            <ol>
+              {#each passage.ready as entry (entry.key)}{@render line(entry)}{/each}
+            </ol>
+          </Fold>
+        </div>
+      {/if}
     {/each}
-  </ol>
+  </Fold>
 {:else}
   {#if log}<p class="lead">Nothing has happened yet. Take the first reading with n.</p>{/if}
 {/each}
@@ -77,8 +103,18 @@
   }
 
   h2 {
-    font-size: 20px;
-    margin-block: 18px 4px;
+    font: 500 15px var(--text);
+    color: var(--ink-soft);
+    margin-block: 10px 2px;
+  }
+
+  h2 b {
+    font-weight: 600;
+    color: var(--ink);
+  }
+
+  .ready {
+    padding-inline-start: 72px;
   }
 
   .lead {
@@ -142,6 +178,10 @@
 
     li {
       grid-template-columns: 48px 1fr 80px;
+    }
+
+    .ready {
+      padding-inline-start: 0;
     }
 
     .by {

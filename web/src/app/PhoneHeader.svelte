@@ -6,7 +6,7 @@
   import JobDoors from './JobDoors.svelte';
   import { appClock } from './clock.svelte';
   import type { JobDesk } from './job.svelte';
-  import { rackHref } from './route.svelte';
+  import { jobHref, rackHref } from './route.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -79,7 +79,9 @@
     </div>
   {:else if under === 'clocks' && next}
     <section class="under" aria-label="Day line">
-      <p class="next"><Mark mark={next.mark} word={next.word} /> {next.label}</p>
+      <a class="next" href={jobHref(job.id, zone?.id, next.stratum)}
+        ><Mark mark={next.mark} word={next.word} /> {next.label}</a
+      >
       {#if clocks.length > 0}
         <ul>
           {#each clocks as c, i (`${c.label} ${c.from} ${i}`)}
@@ -189,6 +191,12 @@
     font-weight: 600;
     color: var(--ink);
     text-decoration: none;
+  }
+
+  .next {
+    display: block;
+    min-block-size: var(--tap);
+    color: var(--ink);
   }
 
   .air:not(:empty),

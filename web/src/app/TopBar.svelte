@@ -4,15 +4,32 @@
 
   interface Props {
     children?: Snippet;
+    /** Links to elsewhere: beside the name, on a phone behind one door. */
+    doors?: Snippet;
     actions?: Snippet;
   }
 
-  let { children, actions }: Props = $props();
+  let { children, doors, actions }: Props = $props();
+  let open = $state(false);
 </script>
 
+<svelte:window onhashchange={() => (open = false)} />
+
 <header>
+  {#if doors}
+    <button
+      type="button"
+      class="door"
+      aria-expanded={open}
+      aria-label="Menu"
+      onclick={() => (open = !open)}
+    >
+      <svg viewBox="0 0 24 24" aria-hidden="true"><path d="M3 6h18M3 12h18M3 18h18" /></svg>
+    </button>
+  {/if}
   <a class="name" href={rackHref}>OPEN SLAB</a>
   <div class="where">{@render children?.()}</div>
+  {#if doors}<nav class:open aria-label="Elsewhere">{@render doors()}</nav>{/if}
   <div class="actions">{@render actions?.()}</div>
 </header>
 
@@ -40,26 +57,69 @@
     min-inline-size: 0;
   }
 
-  .actions {
+  .actions,
+  nav {
     display: flex;
     gap: 8px;
     align-items: center;
   }
 
+  .door {
+    display: none;
+    min-block-size: 48px;
+    min-inline-size: 48px;
+    border: 0;
+    background: none;
+    cursor: pointer;
+  }
+
+  .door svg {
+    display: block;
+    inline-size: 24px;
+    margin-inline: auto;
+  }
+
+  .door path {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2.5;
+  }
+
   @media (max-width: 700px) {
     header {
-      padding: 2px 12px;
-      gap: 10px;
-      flex-wrap: wrap;
+      position: relative;
+      padding: 2px 12px 2px 0;
+      gap: 4px 10px;
     }
 
-    .actions {
+    header:not(:has(.door)) {
       flex-wrap: wrap;
+      padding-inline-start: 12px;
+    }
+
+    .door {
+      display: block;
     }
 
     .name {
-      align-self: start;
       font-size: 17px;
+    }
+
+    nav {
+      display: none;
+      position: absolute;
+      inset-block-start: 100%;
+      inset-inline: 0;
+      z-index: 4;
+      background: var(--paper);
+      border-block-end: 4px solid var(--ink);
+    }
+
+    nav.open {
+      display: grid;
+      gap: 0;
+      justify-items: start;
+      padding: 4px 12px 8px;
     }
   }
 </style>

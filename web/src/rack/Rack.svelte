@@ -44,6 +44,9 @@
       ? [{ due: 'AT_REST' as const, title: 'Put away', about: '', items: shown }]
       : GROUPS.map((g) => ({ ...g, items: shown.filter((i) => i.due === g.due) })),
   );
+  /** Where its next thing is done. */
+  const there = (item: RackItem): string =>
+    jobHref(item.id, item.lead?.id, item.lead?.next.stratum);
   const put = $derived(items?.filter((i) => i.archived).length ?? 0);
 
   async function load() {
@@ -82,13 +85,15 @@
 <svelte:window {onkeydown} />
 
 <TopBar>
-  {#snippet actions()}
+  {#snippet doors()}
     <a class="shelf" href={shelfHref()}>Product sheets</a>
     <a class="shelf" href={systemHref()}>Systems</a>
     <a class="shelf" href={pricesHref}>Prices and store</a>
     <a class="shelf" href={instrumentHref()}>Instruments</a>
     <a class="shelf" href={practicesHref()}>Practices</a>
     <Button onclick={() => (dialog = 'import')}>Import</Button>
+  {/snippet}
+  {#snippet actions()}
     <Button kind="main" hint="n" onclick={() => (dialog = 'new')}>New job</Button>
   {/snippet}
 </TopBar>
@@ -99,7 +104,9 @@
     <p>
       {#if items && items.length > 0}
         {items.length - put}
-        {items.length - put === 1 ? 'floor' : 'floors'}, the clock that runs out first stands first
+        {items.length - put === 1 ? 'floor' : 'floors'}<span
+          >, the clock that runs out first stands first</span
+        >
       {/if}
     </p>
     <label>
@@ -132,9 +139,9 @@
           {#each group.items as item (item.id)}
             <li>
               {#if group.due === 'TODAY'}
-                <RackCore {item} href={jobHref(item.id, item.lead?.id)} />
+                <RackCore {item} href={there(item)} />
               {:else}
-                <RackRow {item} href={jobHref(item.id, item.lead?.id)} />
+                <RackRow {item} href={there(item)} />
               {/if}
             </li>
           {/each}
@@ -223,7 +230,7 @@
   }
 
   ol.cores {
-    grid-template-columns: repeat(auto-fill, minmax(226px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(192px, 1fr));
     gap: 4px 12px;
   }
 
@@ -259,13 +266,10 @@
       gap: 0;
     }
 
-    h2 span {
+    h2 span,
+    .head p span,
+    kbd {
       display: none;
-    }
-
-    .shelf {
-      font-size: 14px;
-      padding: 8px 2px;
     }
   }
 </style>

@@ -11,6 +11,8 @@
   }
 
   let { item, href }: Props = $props();
+  /** How many of the other zones are named. */
+  const BESIDE = 3;
   const next = $derived(countdown(item, appClock.now));
 </script>
 
@@ -27,7 +29,15 @@
       <span class="count">{next.left}</span>
       <Mark mark={item.lead.next.mark} word={item.lead.next.word} />
       <span class="label">{next.label}</span>
-      {#if item.zones > 1}<span class="soft">{item.lead.name}, one of {item.zones} zones</span>{/if}
+      {#if item.beside.length > 0}
+        <span class="soft">{item.lead.name}; beside it:</span>
+        {#each item.beside.slice(0, BESIDE) as zone (zone.id)}
+          <span class="soft beside">{zone.name} <Mark mark={zone.mark} word={zone.word} /></span>
+        {/each}
+        {#if item.beside.length > BESIDE}<span class="soft"
+            >and {item.beside.length - BESIDE} more</span
+          >{/if}
+      {/if}
     {/if}
   </span>
 </a>
@@ -73,6 +83,12 @@
     color: var(--ink-soft);
   }
 
+  .beside {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 8px;
+  }
+
   .count {
     font: 600 34px/1.1 var(--figures);
     font-variant-numeric: tabular-nums;
@@ -82,5 +98,11 @@
   .label {
     font-size: 14px;
     line-height: 1.3;
+  }
+
+  @media (max-width: 700px) {
+    .core :global(svg) {
+      block-size: 128px;
+    }
   }
 </style>

@@ -49,6 +49,8 @@
     { id: 'readings', label: 'Readings' },
     { id: 'files', label: 'Paper and files' },
   ]);
+  /** The first test that was not taken often enough. */
+  const wanting = $derived(judged.tallies.find((t) => t.required && t.taken < t.needed.value));
   const answer = $derived(judged.earliestAnswer ? new Date(judged.earliestAnswer) : null);
 </script>
 
@@ -62,6 +64,18 @@
         >Earliest answer {when(answer, job.facts.timeZone, appClock.now)}.</b
       >{/if}
   </p>
+  <div class="buttons">
+    {#if wanting}
+      <Button kind="main" onclick={() => onreading(wanting.method)}
+        >{wanting.title}{wanting.needed.value > 1
+          ? `, ${wanting.taken + 1} of ${wanting.needed.value}`
+          : ''}</Button
+      >
+    {/if}
+    <Button kind={wanting ? 'plain' : 'main'} hint="n" onclick={() => onreading()}
+      >New reading</Button
+    >
+  </div>
 </div>
 
 <Places {places} {section} href={(id) => jobHref(job.id, zone.id, 'slab', id)} />
@@ -76,7 +90,6 @@
       <small>{report.perimeter.also}</small>
     </p>
     <div class="buttons">
-      <Button kind="main" hint="n" onclick={() => onreading()}>New reading</Button>
       <Button onclick={() => (editing = true)}>Edit zone</Button>
       <Button hint="p" onclick={() => go(jobHref(job.id, zone.id, 'plan'))}>Measure</Button>
     </div>
@@ -155,7 +168,7 @@
   .verdict {
     display: grid;
     grid-template-columns: auto 1fr;
-    gap: 22px;
+    gap: 10px 22px;
     align-items: center;
     padding-block: 10px 14px;
     margin-block-end: 20px;
@@ -189,6 +202,13 @@
     display: flex;
     flex-wrap: wrap;
     gap: 10px;
+  }
+
+  .verdict .buttons {
+    grid-column: 2;
+  }
+
+  section .buttons {
     margin-block-end: 22px;
   }
 
@@ -228,6 +248,10 @@
       grid-template-columns: 1fr;
       gap: 6px;
       font-size: 16px;
+    }
+
+    .verdict .buttons {
+      grid-column: 1;
     }
 
     .columns section:nth-child(2) {

@@ -91,7 +91,7 @@ public class Frames extends OnTheDemo {
         page.getByText("Old tram shed café").waitFor();
         tell(latencyMs, "the rack can be used", (System.nanoTime() - began) / 1e6);
         page.getByText("School boiler house").click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Slab survey"))
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Preparation"))
                 .waitFor();
         for (String stage : List.of("Preparation", "Primer", "Body coat", "In service", "Slab")) {
             Locator link = page.getByRole(AriaRole.NAVIGATION)

@@ -8,6 +8,7 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.util.ArrayList;
 import java.util.List;
 import org.testng.annotations.AfterClass;
@@ -53,14 +54,31 @@ abstract class OnTheDemo {
         return page;
     }
 
+    /** Opens a job from the rack, and then the slab of its first zone: the rack leads to wherever its next thing is. */
     Page openJob(int width, int height, String job) {
         Page page = rack(width, height);
-        page.getByRole(AriaRole.LINK)
+        Locator link = page.getByRole(AriaRole.LINK)
                 .filter(new Locator.FilterOptions().setHasText(job))
-                .click();
+                .first();
+        String id = link.getAttribute("href").split("/")[2];
+        link.click();
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1).setName("The rack"))
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED));
+        standAtSlab(page, id);
+        return page;
+    }
+
+    static void standAtSlab(Page page, String job) {
+        page.evaluate(
+                """
+                async (job) => {
+                  const head = await (await fetch(`/api/jobs/${job}/head`)).json();
+                  location.hash = `#/job/${job}/${head.zones[0].id}/slab`;
+                }
+                """,
+                job);
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Slab survey"))
                 .waitFor();
-        return page;
     }
 
     /** Nothing that axe-core finds, and nothing wider than the screen. */

@@ -203,6 +203,7 @@ public class RackAndPhoneTest extends OnTheDemo {
         page.getByRole(AriaRole.LINK)
                 .filter(new Locator.FilterOptions().setHasText("Ferry line"))
                 .click();
+        hands.zone("Rope store");
         hands.climbTo("Clear coat");
         page.getByLabel("Sheet", new Page.GetByLabelOptions().setExact(true)).selectOption("Clear coat in hand");
         hands.press("Save plan");

@@ -41,6 +41,7 @@ public class Shots {
             page.getByLabel("Corner B: arrows move it").waitFor();
             shoot(page, "plan");
             job(app, page, "School boiler");
+            hands.zone("Corridor");
             page.getByRole(AriaRole.NAVIGATION)
                     .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Urethane"))
                     .first()
@@ -68,7 +69,6 @@ public class Shots {
             hands.climbTo("In service");
             shoot(page, "in-service");
             job(app, page, "School boiler");
-            hands.zone("Boiler house");
             hands.climbTo("In service");
             page.getByText("What it went through, and the next time").click();
             page.getByText("How it was done").nth(1).click();
@@ -115,15 +115,12 @@ public class Shots {
 
     private static void job(Running app, Page page, String name) {
         page.navigate(app.address);
-        page.getByRole(AriaRole.LINK)
+        String id = page.getByRole(AriaRole.LINK)
                 .filter(new Locator.FilterOptions().setHasText(name))
-                .click();
-        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Slab survey"))
-                .waitFor();
-        if (name.startsWith("Boat")) {
-            page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("North bay"))
-                    .click();
-        }
+                .first()
+                .getAttribute("href")
+                .split("/")[2];
+        OnTheDemo.standAtSlab(page, id);
     }
 
     private void shoot(Page page, String name) {

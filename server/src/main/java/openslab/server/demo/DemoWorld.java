@@ -57,6 +57,9 @@ class DemoWorld implements ApplicationRunner {
             kilnRoom();
             seedBank();
             school();
+            cottage();
+            terrace();
+            forecourt();
         }
     }
 
@@ -149,7 +152,7 @@ class DemoWorld implements ApplicationRunner {
     private void cafe() {
         UUID job = job("Old tram shed café", "Lantern & Rail", "METRIC");
         DemoFloor hall = zone(job, "Hall", Use.SHOP, Map.of("length", "9.2 m", "width", "8.4 m"));
-        hall.surveyed(6, "17 °C", "58 %", "15.5 °C");
+        hall.choose("acid-stain").surveyed(6, "17 °C", "58 %", "15.5 °C");
         hall.place("A", "1.6 m", "6.7 m").place("B", "4.7 m", "4.2 m").place("C", "7.7 m", "1.4 m");
         hall.place("D", "1.5 m", "1.6 m").place("E", "7.8 m", "7 m").place("F", "4.4 m", "7.5 m");
         String[][] shown = {{"A", "41"}, {"B", "47"}, {"C", "66"}, {"D", "38"}, {"E", "52"}, {"F", "40"}};
@@ -173,6 +176,7 @@ class DemoWorld implements ApplicationRunner {
     private void ropewalk() {
         UUID job = job("Ropewalk extension", "Quay Cordage", "METRIC");
         DemoFloor floor = zone(job, "Laying floor", Use.PLANT, Map.of("length", "14.2 m", "width", "5.6 m"));
+        floor.choose("coved-polyaspartic");
         String[][] weeks = {
             {"85.9", "86.6", "84.9"},
             {"85.0", "85.7", "84.2"},
@@ -218,15 +222,24 @@ class DemoWorld implements ApplicationRunner {
         DemoFloor gangway =
                 zone(job, "Gangway", Substrate.METAL, Use.RAMP, Map.of("length", "26' 0\"", "width", "5' 0\""));
         gangway.choose("aggregate-ramp")
-                .hoursAgo(2)
+                .hoursAgo(9)
                 .walkOver()
                 .reading("rust", "", "rust", "light", "scale", "no")
                 .climate("58 °F", "66 %", "57 °F");
-        gangway.hoursAgo(1)
+        gangway.hoursAgo(8)
                 .done("fix-loose")
                 .done("solvent-wipe", "amount", "130 ft²", "hours", "0.5 h", "hands", "1")
                 .gate("wipe", "wipe", "clean")
                 .gate("coat-holds", "coat-holds", "lets-go");
+        gangway.hoursAgo(5).done("abrade", "amount", "130 ft²", "hours", "1.5 h", "hands", "1");
+        gangway.reading("rust", "", "rust", "none", "scale", "no")
+                .gate("coat-holds", "coat-holds", "holds")
+                .gate("dry", "dried", "6 h", "dark", "none")
+                .hoursAgo(3)
+                .done("mask")
+                .gate("no-dust", "no-dust", "clean")
+                .note("The boat lies at the other berth until the grit is fast.")
+                .plan("binder", 14);
     }
 
     private void kilnRoom() {
@@ -239,7 +252,7 @@ class DemoWorld implements ApplicationRunner {
         zone(job, "Courtyard", Substrate.BARE_CONCRETE, Use.PATIO, "SHADE", Map.of("length", "9 m", "width", "5 m"))
                 .choose("plank-overlay")
                 .story("courtyard", 48)
-                .plan("tack", 26);
+                .plan("tack", 12);
     }
 
     private void seedBank() {
@@ -266,7 +279,7 @@ class DemoWorld implements ApplicationRunner {
         floor.hoursAgo(5).climate("18 °C", "50 %", "17 °C");
         zone(job, "Packing room", Substrate.STATIC_DISSIPATIVE, Use.LABORATORY, Map.of("length", "9 m", "width", "6 m"))
                 .choose("static-finish")
-                .story("packing-room", 700);
+                .story("packing-room", 830);
     }
 
     private void school() {
@@ -333,5 +346,27 @@ class DemoWorld implements ApplicationRunner {
         corridor.hoursAgo(1.5)
                 .done("rinse", "amount", "527 ft²", "hours", "0.8 h", "hands", "2")
                 .gate("residue", "residue", "none");
+    }
+
+    private void cottage() {
+        UUID job = job("Cottage garage", "3 Sandpiper Row", "US");
+        zone(job, "Garage", Use.GARAGE, Map.of("length", "22' 0\"", "width", "16' 0\""))
+                .choose("garage-kit", "chips")
+                .story("cottage", 33)
+                .plan("coat", 28);
+    }
+
+    private void terrace() {
+        UUID job = job("Harbour terrace", "The Net Loft", "METRIC");
+        zone(job, "Terrace", Substrate.STAMPED, Use.PATIO, "SUN", Map.of("length", "11.4 m", "width", "3.6 m"))
+                .choose("new-stamped")
+                .story("terrace", 26);
+    }
+
+    private void forecourt() {
+        UUID job = job("Tile showroom", "Marram & Slate", "US");
+        zone(job, "Forecourt", Substrate.STAMPED, Use.PATIO, "SHADE", Map.of("length", "20' 0\"", "width", "17' 0\""))
+                .choose("dye-antique")
+                .story("forecourt", 58);
     }
 }

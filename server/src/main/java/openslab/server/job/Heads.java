@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import openslab.core.job.RunningClock;
@@ -67,9 +66,11 @@ class Heads {
         return heads;
     }
 
-    /** The zone whose clock runs out first. */
-    Optional<Zone> first(JobStore.StoredJob job) {
-        return of(job).stream().min(Comparator.comparing(z -> z.report().next(), RunningClock.Next.FIRST));
+    /** The zone whose clock runs out first stands first. */
+    List<Zone> inTurn(JobStore.StoredJob job) {
+        return of(job).stream()
+                .sorted(Comparator.comparing(z -> z.report().next(), RunningClock.Next.FIRST))
+                .toList();
     }
 
     /** What it was chosen from; else what lies on top, else that nothing does. */

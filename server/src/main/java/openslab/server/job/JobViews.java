@@ -16,6 +16,7 @@ import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
 import openslab.core.job.KnownWorks;
 import openslab.core.job.LogEntry;
+import openslab.core.job.Mark;
 import openslab.core.job.RunningClock;
 import openslab.core.job.Stratum;
 import openslab.core.job.ZoneReport;
@@ -36,7 +37,11 @@ import org.springframework.stereotype.Component;
 /** Jobs as the screens are told of them. */
 @Component
 public class JobViews {
-    /** @param lead the zone whose clock runs out first; {@code due} when the job wants somebody */
+    /**
+     * @param lead the zone whose clock runs out first
+     * @param beside its other zones, the next one first
+     * @param due when the job wants somebody
+     */
     record RackItem(
             UUID id,
             String name,
@@ -47,9 +52,13 @@ public class JobViews {
             int version,
             int zones,
             RunningClock.Due due,
-            Optional<LeadZone> lead) {}
+            Optional<LeadZone> lead,
+            List<Beside> beside) {}
 
     record LeadZone(UUID id, String name, String area, String system, List<Stratum> strata, RunningClock.Next next) {}
+
+    /** A zone of the same job, in a word. */
+    record Beside(UUID id, String name, Mark mark, String word) {}
 
     /**
      * @param photos of the log entries that have any, by the entry's key
@@ -158,16 +167,24 @@ public class JobViews {
     /** What is put away is not worked out: nobody waits for it. */
     private RackItem rackItem(JobStore.StoredJob job, int zoneCount) {
         var f = job.facts();
-        Optional<LeadZone> lead = f.archived()
-                ? Optional.empty()
-                : heads.first(job)
-                        .map(z -> new LeadZone(
-                                z.id(),
-                                z.report().name(),
-                                z.report().area().text(),
-                                z.system(),
-                                z.report().strata(),
-                                z.report().next()));
+        List<Heads.Zone> floors = f.archived() ? List.of() : heads.inTurn(job);
+        Optional<LeadZone> lead = floors.stream()
+                .findFirst()
+                .map(z -> new LeadZone(
+                        z.id(),
+                        z.report().name(),
+                        z.report().area().text(),
+                        z.system(),
+                        z.report().strata(),
+                        z.report().next()));
+        List<Beside> beside = floors.stream()
+                .skip(1)
+                .map(z -> new Beside(
+                        z.id(),
+                        z.report().name(),
+                        z.report().next().mark(),
+                        z.report().next().word()))
+                .toList();
         return new RackItem(
                 job.id(),
                 f.name(),
@@ -179,7 +196,8 @@ public class JobViews {
                 zoneCount,
                 // a job that nobody measured yet waits for that
                 lead.map(z -> z.next().due(clock.instant())).orElse(RunningClock.Due.WAITING),
-                lead);
+                lead,
+                beside);
     }
 
     /** @throws openslab.server.web.NotHere where there is no such job */
