@@ -333,6 +333,9 @@ export const candidates = (where: InJob) =>
 export const prepSheetUrl = (jobId: string, zoneId: string) =>
   address('/api/prep-sheets/{jobId}/{zoneId}.pdf', { jobId, zoneId });
 
+export const handoverUrl = (jobId: string, zoneId: string) =>
+  address('/api/handovers/{jobId}/{zoneId}.pdf', { jobId, zoneId });
+
 /** How fast each kind of work goes, and where that is known from. */
 export const systems = () => get('/api/systems', {});
 export const systemFields = () => get('/api/systems/fields', {});

@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/handovers/{jobId}/{zoneId}.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/instruments": {
         parameters: {
             query?: never;
@@ -4084,6 +4100,7 @@ export interface components {
         };
         StepPart: {
             again?: string[];
+            chemical?: string;
             coat?: boolean;
             does?: string;
             fan?: boolean;
@@ -4091,6 +4108,8 @@ export interface components {
             harms?: string[];
             hours?: string;
             settle?: string;
+            spread?: string;
+            strength?: string;
             title?: string;
             waits?: components["schemas"]["WaitPart"];
             which?: string;
@@ -4516,7 +4535,7 @@ export interface components {
         WashMix: {
             caution: string;
             /** @enum {string} */
-            chemical: "NEUTRAL_CLEANER" | "DISH_SOAP" | "DEGREASER" | "STRIPPER" | "DESCALER" | "ETCH_GRANULES" | "ETCH_LIQUID" | "MURIATIC" | "BLEACH" | "AMMONIA" | "ACID_STAIN" | "ACCENT_WASH" | "STAIN_CONCENTRATE";
+            chemical: "NEUTRAL_CLEANER" | "DISH_SOAP" | "DEGREASER" | "STRIPPER" | "DESCALER" | "ETCH_GRANULES" | "ETCH_LIQUID" | "MURIATIC" | "BLEACH" | "AMMONIA" | "BAKING_SODA" | "ACID_STAIN" | "ACCENT_WASH" | "STAIN_CONCENTRATE";
             concentrate: components["schemas"]["FigureView"];
             of: string;
             order: string[];
@@ -4749,6 +4768,29 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["EchoView"];
+                };
+            };
+        };
+    };
+    page_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+                zoneId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
                 };
             };
         };

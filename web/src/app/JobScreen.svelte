@@ -193,11 +193,11 @@
 
   .screen {
     display: grid;
-    grid-template-columns: 262px minmax(0, 1fr);
+    grid-template-columns: 290px minmax(0, 1fr);
   }
 
   .screen.working {
-    grid-template-columns: 262px minmax(0, 1fr) 300px;
+    grid-template-columns: 290px minmax(0, 1fr) 300px;
   }
 
   aside {

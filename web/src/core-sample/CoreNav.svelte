@@ -46,7 +46,7 @@
         <a
           href={jobHref(jobId, zoneId, stratum.id)}
           aria-current={stratum.id === chosen ? 'page' : undefined}
-          style:block-size="{ROW}px"
+          style:min-block-size="{ROW}px"
         >
           <span class="title">{stratum.title}</span>
           <span class="detail">{stratum.detail}</span>
@@ -102,9 +102,7 @@
   .title {
     font-size: 15px;
     font-weight: 600;
-    white-space: nowrap;
-    overflow: hidden;
-    text-overflow: ellipsis;
+    line-height: 1.15;
   }
 
   a[aria-current] .title {
@@ -113,8 +111,6 @@
 
   .detail {
     color: var(--ink-soft);
-    white-space: nowrap;
-    overflow: hidden;
-    text-overflow: ellipsis;
+    line-height: 1.15;
   }
 </style>

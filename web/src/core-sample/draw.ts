@@ -55,7 +55,7 @@ export function isReal(stratum: Stratum): boolean {
 }
 
 /** Height of the whole core, so that every layer has a row beside it. */
-export const rowOf = (strata: number): number => (strata > 8 ? 52 : 62);
+export const rowOf = (strata: number): number => (strata > 8 ? 58 : 66);
 export const coreOf = (strata: number): number => Math.max(420, strata * rowOf(strata));
 
 /** From the top down; the slab takes what is left of `total`. */

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { JobHead, ServiceZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
+  import { handoverUrl } from '../../api/client';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
   import { jobHref } from '../../app/route.svelte';
@@ -20,6 +21,7 @@
 <header>
   <h1>In service</h1>
   <Mark mark={service.mark} />
+  <a href={handoverUrl(job.id, zone.id)} target="_blank" rel="noopener">Handover (PDF)</a>
   <a href={jobHref(job.id, zone.id, 'history')}>What it went through, and the next time</a>
 </header>
 
@@ -61,7 +63,7 @@
   </section>
 {/if}
 <p class="soft">
-  {service.care} A gloss floor is slippery when wet: the sheet and local rules say what grit it needs.
+  {service.care} Any coated floor is slippery when wet: the sheet and local rules say what grit it needs.
 </p>
 
 <style>
@@ -72,7 +74,7 @@
     flex-wrap: wrap;
   }
 
-  header a {
+  header a:first-of-type {
     margin-inline-start: auto;
   }
 

@@ -42,7 +42,7 @@
   {/if}
 {/snippet}
 
-<li class:now>
+<li class:now class:done={step.progress === 'DONE'}>
   <span class="n">{n}</span>
   <div>
     {#if now}
@@ -123,6 +123,27 @@
     padding-block: 12px 16px;
   }
 
+  .done {
+    padding-block: 0;
+  }
+
+  .done > div {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: baseline;
+    gap: 0 18px;
+  }
+
+  .done .n {
+    font-size: 19px;
+    line-height: 34px;
+  }
+
+  .done details[open] {
+    flex-basis: 100%;
+    padding-block-end: 8px;
+  }
+
   header {
     display: flex;
     justify-content: space-between;
@@ -172,7 +193,7 @@
     display: none;
   }
 
-  summary :global(.mark) {
+  li:not(.done) summary :global(.mark) {
     margin-inline-start: auto;
   }
 

@@ -143,11 +143,11 @@ public class PrepSheetTest {
                 .reading(0, "walk-over", "whole floor", "sealer=no oil=no coating=no dusting=no hollow=no")
                 .reading(0, "old-floor", "", "laid=newer laboratory=none");
         var scuff = step(sheet(fresh, 1), "scuff").mix().orElseThrow();
-        assertEquals(scuff.words(), "1 part into 32 of water (3.03 % of the mix)");
+        assertEquals(scuff.words(), "4 fl oz/gal, 1 part into 32 of water (3.03 % of the mix)");
         Stories worn = fresh.area(1, Defect.WORN, "Door", 0, 0, 2, 0, 2, 2, 0, 2);
         assertEquals(
                 step(sheet(worn, 2), "scuff").mix().orElseThrow().words(),
-                "1 part into 16 of water (5.88 % of the mix)");
+                "8 fl oz/gal, 1 part into 16 of water (5.88 % of the mix)");
     }
 
     @Test

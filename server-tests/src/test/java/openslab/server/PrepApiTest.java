@@ -275,6 +275,30 @@ public class PrepApiTest {
         assertTrue(none.contains("Clean and test again"), none);
     }
 
+    /** Whoever owns the floor is told what lies on it, from when it may be used, and what harms it. */
+    @Test
+    public void a_finished_floor_is_handed_over_on_paper() {
+        Floor cafe = app.demo("Old tram shed café");
+        JsonNode platform =
+                app.get("/api/jobs/" + cafe.job()).body().path("zones").path(1);
+        String text =
+                paper("/api/handovers/" + cafe.job() + "/" + platform.path("id").asString() + ".pdf");
+        for (String said : List.of(
+                "Handover",
+                "Platform, 30.0 m²",
+                "Acid stain",
+                "Sealer, coat 2",
+                "When it may be used",
+                "Due to be resealed on",
+                "How it is looked after",
+                "No ammonia, no solvent.",
+                "licensed people decide")) {
+            assertTrue(text.contains(said), said + " is not in: " + text);
+        }
+        String bare = paper("/api/handovers/" + cafe.job() + "/" + cafe.zone() + ".pdf");
+        assertTrue(bare.contains("Nothing is on this floor yet"), bare);
+    }
+
     private void editZone(Floor floor, String field, Object value) {
         var form = App.zoneForm("North bay");
         form.put(field, value);

@@ -359,6 +359,12 @@ final class StoryScript {
                                 layer(report, w[2].split(" ")[0]).path("start").asString();
                         yield hours(clock(report, w[2]).path("at"), Instant.parse(on));
                     }
+                    case "wash" -> {
+                        String of = w[2].contains("/") ? w[2].substring(0, w[2].indexOf('/')) : "";
+                        JsonNode mix = one(stage(of).path("sheet").path("steps"), "id", w[2])
+                                .path("mix");
+                        yield plain(mix.path("total")) + ", " + plain(mix.path("concentrate"));
+                    }
                     case "left" -> plain(layer(report, w[2]).path("used").path("left"));
                     case "reaches" ->
                         Boolean.toString(

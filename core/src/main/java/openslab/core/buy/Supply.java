@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import openslab.core.prep.wash.WashMix;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
@@ -55,7 +56,7 @@ public record Supply(String id, String label, double amount, Unit unit, double p
                 .filter(pack -> figure.base() > 0)
                 .map(pack -> new Supply(
                         id(figure.label()),
-                        capital(figure.label()) + ", " + pack.words(),
+                        Show.capital(figure.label()) + ", " + pack.words(),
                         figure.base(),
                         figure.unit(),
                         pack.holds(),
@@ -113,9 +114,5 @@ public record Supply(String id, String label, double amount, Unit unit, double p
     /** What the price book calls something that is used up. */
     static String id(String label) {
         return "worn-" + label.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-    }
-
-    private static String capital(String label) {
-        return Character.toUpperCase(label.charAt(0)) + label.substring(1);
     }
 }

@@ -3,6 +3,7 @@ package openslab.core.choose;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.system.Blemish;
 
@@ -13,7 +14,7 @@ final class HideNeeds {
 
     static final List<Need> ALL = Arrays.stream(Blemish.values())
             .map(b -> new Need(
-                    Need.wanted(id(b), LookNeeds.capital(b.label())),
+                    Need.wanted(id(b), Show.capital(b.label())),
                     Need.Group.HIDE,
                     (offer, value, units) -> hide(offer, b)))
             .toList();

@@ -5,6 +5,7 @@ import java.util.Locale;
 import openslab.core.product.Traits.Gloss;
 import openslab.core.product.Traits.Opacity;
 import openslab.core.quantity.Field;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.system.Face;
 
@@ -112,11 +113,7 @@ final class LookNeeds {
         return new Reason(
                 "later",
                 easy ? Reason.Stance.FOR : Reason.Stance.AGAINST,
-                capital(later.label()) + ".",
+                Show.capital(later.label()) + ".",
                 Source.commonPractice("what goes over what, without taking the old one off"));
-    }
-
-    static String capital(String words) {
-        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1);
     }
 }

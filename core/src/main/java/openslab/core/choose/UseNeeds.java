@@ -3,6 +3,7 @@ package openslab.core.choose;
 import java.util.List;
 import openslab.core.product.Suits;
 import openslab.core.quantity.Field;
+import openslab.core.quantity.Show;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.Value;
@@ -60,7 +61,7 @@ final class UseNeeds {
         return new Reason(
                 SLIP,
                 grip == Face.Grip.NONE ? Reason.Stance.REFUSES : Reason.Stance.FOR,
-                LookNeeds.capital(grip.label()) + ".",
+                Show.capital(grip.label()) + ".",
                 Source.published("ANSI A326.3, from memory: DCOF of 0.42 or more where it is walked on wet"));
     }
 

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import openslab.core.course.work.Item;
 
 /**
@@ -25,7 +26,11 @@ public record Staging(List<Thing> things) {
      * @param ticked by whom and when, if within the day
      */
     public record Thing(
-            String id, String label, Item.Kind kind, String group, List<String> steps, Optional<Tick> ticked) {}
+            String id, String label, Item.Kind kind, String group, List<String> steps, Optional<Tick> ticked) {
+        private Thing by(List<String> all) {
+            return new Thing(id, label, kind, group, List.copyOf(all), ticked);
+        }
+    }
 
     /** @param key of the log entry, to be struck when it was a mistake */
     public record Tick(String key, String thing, Instant at, String by) {}
@@ -56,7 +61,15 @@ public record Staging(List<Thing> things) {
         if (!steps.contains(step)) {
             steps.add(step);
         }
-        things.put(id, new Thing(id, label, kind, kind.label(), List.copyOf(steps), Optional.empty()));
+        things.putIfAbsent(id, new Thing(id, label, kind, kind.label(), List.of(), Optional.empty()));
+        things.computeIfPresent(id, (key, t) -> t.by(steps));
+    }
+
+    /** What of it is for one of these steps. */
+    public List<Thing> of(Set<String> steps) {
+        return things.stream()
+                .filter(t -> t.steps().stream().anyMatch(steps::contains))
+                .toList();
     }
 
     /** What is not ticked of what a step needs; nothing holds up a step without a clock of its own. */

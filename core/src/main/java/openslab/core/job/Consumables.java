@@ -19,6 +19,7 @@ import openslab.core.mix.TakeOff;
 import openslab.core.prep.PrepMethod;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.Works;
+import openslab.core.prep.wash.Chemical;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.system.LayWorks;
@@ -125,10 +126,14 @@ record Consumables(ZoneFacts zone, UnitSystem system) {
         Stream<Supply> repairs = PrepLog.repairs(zone, system).stream()
                 .flatMap(r -> r.figures().stream())
                 .flatMap(f -> Supply.ofRepair(f).stream());
-        Stream<Supply> washes = preparing.stream()
-                .flatMap(s -> PrepLog.washed(zone, s, system).stream())
+        return Stream.concat(repairs, washes(preparing.stream()));
+    }
+
+    /** What washes are let down from; soda is counted by the box, with what else a step wears. */
+    private Stream<Supply> washes(Stream<Step> steps) {
+        return steps.flatMap(s -> PrepLog.washed(zone, s, system).stream())
+                .filter(mix -> mix.chemical() != Chemical.BAKING_SODA)
                 .map(mix -> Supply.ofWash(mix, system));
-        return Stream.concat(repairs, washes);
     }
 
     /** What goes into a coat or under it, and has no sheet. */
@@ -145,7 +150,7 @@ record Consumables(ZoneFacts zone, UnitSystem system) {
         sheet.powder()
                 .filter(p -> p.colourMostL() > 0)
                 .ifPresent(p -> all.add(Supply.ofColour(amount / p.bagKg(), p.colourMostL())));
-        return all.stream();
+        return Stream.concat(all.stream(), washes(zone.steps(layer).stream()));
     }
 
     private boolean hasStep(LayerChoice layer, Work work) {

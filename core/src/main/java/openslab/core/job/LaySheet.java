@@ -3,7 +3,6 @@ package openslab.core.job;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import openslab.core.course.Extent;
 import openslab.core.course.Staging;
 import openslab.core.course.Step;
@@ -36,7 +35,7 @@ public record LaySheet(List<PrepSheet.StepSheet> steps, List<Staging.Thing> stag
             sheets.add(new PrepSheet.StepSheet(
                     step.id(),
                     efforts.get(i),
-                    Optional.empty(),
+                    PrepLog.wash(zone, step, system),
                     "",
                     List.of(),
                     staging.missing(step),

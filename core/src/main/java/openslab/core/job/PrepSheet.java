@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import openslab.core.course.Extent;
 import openslab.core.course.Staging;
@@ -111,7 +112,10 @@ public record PrepSheet(
                                 .map(RepairSheet::of)
                                 .toList()
                         : List.of(),
-                staging.things(),
+                staging.of(PrepLog.turns(zone, system).stream()
+                        .filter(t -> !t.isThrough())
+                        .map(t -> t.step().id())
+                        .collect(Collectors.toSet())),
                 hours(efforts, system),
                 sum("dust", efforts, Effort::dust, system),
                 sum("water to pick up", efforts, Effort::water, system),

@@ -406,6 +406,11 @@ public final class ZoneFacts {
         return colour(layer.id(), cycle().number());
     }
 
+    /** The same, of a layer that lies there. */
+    String colour(Past.Laid laid) {
+        return colour(laid.layer().id(), laid.cycle());
+    }
+
     private String colour(String layer, int number) {
         return kept.stream()
                 .filter(e -> e.kind() == LogEntry.Kind.COLOUR && e.subject().equals(layer) && e.cycle() == number)

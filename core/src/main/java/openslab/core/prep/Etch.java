@@ -82,6 +82,7 @@ final class Etch implements PrepMethod {
                         "Baking soda in water, 15 to 20 min, then fresh water twice; pick it up.",
                         "Spent acid left behind feeds on the bond.")
                 .careful("Neutralising gives off gas: ventilate. " + Steps.DISPOSAL)
+                .mixes(Dose.NEUTRALISER)
                 .dwells(NEUTRALISES_MIN)
                 .until(Gates.rinsePh());
         Step dry =

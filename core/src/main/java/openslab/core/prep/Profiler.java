@@ -82,6 +82,7 @@ final class Profiler implements PrepMethod {
                         "Baking soda in water, 15 min, then fresh water; pick it up: no residue.",
                         "What is left of the acid blooms white under the stain.")
                 .careful("Neutralising gives off gas: ventilate. " + Steps.DISPOSAL)
+                .mixes(Dose.NEUTRALISER)
                 .dwells(NEUTRALISES_MIN)
                 .until(Gates.residue());
         var steps = new ArrayList<Step>();

@@ -161,6 +161,13 @@ public final class Show {
         return word ? Character.toLowerCase(title.charAt(0)) + title.substring(1) : title;
     }
 
+    /** As it begins a sentence or a list: "pH" stays as it is. */
+    public static String capital(String words) {
+        return words.isEmpty() || words.startsWith("pH")
+                ? words
+                : Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
     private static String grouped(String plain) {
         if (plain.length() <= 4 && plain.charAt(0) != '-') {
             return plain;

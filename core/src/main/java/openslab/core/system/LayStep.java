@@ -6,12 +6,14 @@ import java.util.stream.Collectors;
 import openslab.core.course.Gate;
 import openslab.core.course.Step;
 import openslab.core.course.work.Work;
+import openslab.core.prep.wash.Dose;
 import openslab.core.product.ProductSheet;
 
 /**
  * One step by which a layer is laid.
  *
  * @param which of a layer's steps of the same work it is; empty where there is one
+ * @param mixes what it is done with where that is a wash
  * @param again ids of earlier steps that are done again when its gate fails
  * @param coat whether it is the one that puts the material on the floor
  */
@@ -22,10 +24,26 @@ public record LayStep(
         String does,
         String why,
         List<Harm> harms,
+        Optional<Dose> mixes,
         Optional<Gate> gate,
         LayWait waits,
         List<String> again,
         boolean coat) {
+    /** One that mixes no wash. */
+    public LayStep(
+            Work work,
+            String which,
+            String title,
+            String does,
+            String why,
+            List<Harm> harms,
+            Optional<Gate> gate,
+            LayWait waits,
+            List<String> again,
+            boolean coat) {
+        this(work, which, title, does, why, harms, Optional.empty(), gate, waits, again, coat);
+    }
+
     public LayStep {
         harms = List.copyOf(harms);
         again = List.copyOf(again);
@@ -61,7 +79,8 @@ public record LayStep(
                 .waiting(waits.of(sheet))
                 .failingRepeats(again.toArray(String[]::new));
         Step named = which.isEmpty() ? step : step.which(which);
-        Step gated = gate.map(named::until).orElse(named);
+        Step mixed = mixes.map(named::mixes).orElse(named);
+        Step gated = gate.map(mixed::until).orElse(mixed);
         return coat ? gated.proving() : gated;
     }
 }

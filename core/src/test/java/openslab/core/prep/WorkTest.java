@@ -11,6 +11,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import openslab.core.Formula;
 import openslab.core.course.Staging;
 import openslab.core.course.Step;
@@ -291,6 +292,12 @@ public class WorkTest {
                 .findFirst()
                 .orElseThrow();
         assertEquals(vacuum.steps(), List.of("sweep", "sweep.again"));
+        assertEquals(
+                staging.of(Set.of(SWEEP.id())),
+                staging.things().stream()
+                        .filter(t -> t.steps().contains(SWEEP.id()))
+                        .toList(),
+                "once poured, nobody stages for the pour");
         staging.things().forEach(t -> assertTrue(Things.label(t.id()).isPresent(), t.id()));
         assertTrue(Things.label("chemical:lemonade").isEmpty()
                 && Things.label("ladder").isEmpty());

@@ -19,6 +19,7 @@ import openslab.core.job.ZoneReport;
 import openslab.core.prep.wash.WashMix;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.Figure;
+import openslab.core.quantity.Show;
 import openslab.server.form.JobFacts;
 
 /** The preparation of a zone on paper, for a crew: what lies ready, each step with its mix, its caution and its gate. */
@@ -69,7 +70,7 @@ final class PrepSheetPage {
         sheet.water().ifPresent(all::add);
         all.addAll(sheet.used());
         page.head("For the whole zone", "");
-        all.forEach(f -> page.row(PrintedPage.capital(f.label()), f.text()));
+        all.forEach(f -> page.row(Show.capital(f.label()), f.text()));
         page.endTable();
     }
 
@@ -184,7 +185,7 @@ final class PrepSheetPage {
         page.tag("h3", "Repair: " + repair.title());
         if (!repair.figures().isEmpty()) {
             page.head("What", "how much");
-            repair.figures().forEach(f -> page.row(PrintedPage.capital(f.label()), f.text()));
+            repair.figures().forEach(f -> page.row(Show.capital(f.label()), f.text()));
             page.endTable();
         }
         if (!repair.exclusion().isEmpty()) {

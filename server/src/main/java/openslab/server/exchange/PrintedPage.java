@@ -13,6 +13,8 @@ import org.springframework.web.util.HtmlUtils;
 
 /** A page to be printed, written from its head down: words are made safe, moments are those of the floor's own clock. */
 final class PrintedPage {
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM uuuu", Locale.ENGLISH);
+
     private final DateTimeFormatter moment;
     private final StringBuilder out = new StringBuilder();
 
@@ -37,6 +39,10 @@ final class PrintedPage {
 
     String at(Instant instant) {
         return moment.format(instant);
+    }
+
+    String day(Instant instant) {
+        return DAY.format(instant.atZone(moment.getZone()));
     }
 
     /** Markup of our own, as it is. */
@@ -80,10 +86,6 @@ final class PrintedPage {
         }
         endTable();
         tag("p class=\"source\"", f.source().sentence());
-    }
-
-    static String capital(String text) {
-        return text.startsWith("pH") ? text : Character.toUpperCase(text.charAt(0)) + text.substring(1);
     }
 
     /** Safe in XHTML; the thin space of thousands is one that the font has. */

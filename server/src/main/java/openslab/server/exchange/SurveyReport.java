@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import openslab.core.job.CandidateReport;
 import openslab.core.job.ZoneReport;
+import openslab.core.quantity.Show;
 import openslab.core.survey.Finding;
 import openslab.core.survey.SetOut;
 import openslab.core.survey.Verdict;
@@ -123,7 +124,7 @@ final class SurveyReport {
             page.raw("<div class=\"finding\"><p>");
             page.tag("b class=\"" + f.verdict() + "\"", word(f.verdict()));
             page.raw(" ");
-            page.tag("b", PrintedPage.capital(f.brief()));
+            page.tag("b", Show.capital(f.brief()));
             page.tag("span", ": " + f.measured() + ", needed " + f.needed() + ".");
             page.raw("</p>");
             page.tag("p", f.because() + " " + f.remedy());
@@ -178,7 +179,7 @@ final class SurveyReport {
         page.figure(zone.perimeter());
         for (Finding f : zone.survey().findings()) {
             f.working().ifPresent(w -> {
-                page.tag("p class=\"of\"", PrintedPage.capital(f.brief()));
+                page.tag("p class=\"of\"", Show.capital(f.brief()));
                 page.figure(w);
             });
         }

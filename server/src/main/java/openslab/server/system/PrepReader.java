@@ -66,37 +66,36 @@ final class PrepReader {
         Value psi = part.pressure() == null
                 ? null
                 : faults.read(() -> PRESSURE.parse(path + "pressure", part.pressure(), UnitSystem.US));
-        Optional<Dose> dose = dose(part, path);
+        Optional<Dose> dose = dose(part.chemical(), part.strength(), part.spread(), path);
         return why == null
                 ? Optional.empty()
                 : Optional.of(new Opening(
                         part.method(), on, why, dose, psi == null ? 0 : Unit.PSI.fromBase(psi.base()), manners));
     }
 
-    private Optional<Dose> dose(SystemForm.ReadyWayPart part, String path) {
-        if (part.chemical() == null) {
+    /** What is mixed for a step or a way; empty where nothing is said, or a fault was added. */
+    Optional<Dose> dose(@Nullable String named, @Nullable String strength, @Nullable String goes, String path) {
+        if (named == null) {
             return Optional.empty();
         }
-        Optional<Chemical> chemical = Chemical.find(part.chemical());
+        Optional<Chemical> chemical = Chemical.find(named);
         if (chemical.isEmpty()) {
             faults.add(
                     path + "chemical",
-                    part.chemical(),
+                    named,
                     "one of "
                             + List.of(Chemical.values()).stream()
                                     .map(Chemical::id)
                                     .collect(Collectors.joining(", ")));
             return Optional.empty();
         }
-        Value spread = part.spread() == null
-                ? null
-                : faults.read(() -> SPREAD.parse(path + "spread", part.spread(), UnitSystem.US));
+        Value spread = goes == null ? null : faults.read(() -> SPREAD.parse(path + "spread", goes, UnitSystem.US));
         Dose dose = Dose.of(spread == null ? SPREAD_M2_PER_L : spread.base(), chemical.get());
-        if (part.strength() == null) {
+        if (strength == null) {
             return Optional.of(dose);
         }
-        Ratio ratio = faults.read(() -> Ratio.parse(path + "strength", part.strength()));
-        return ratio == null ? Optional.empty() : Optional.of(dose.at(part.strength()));
+        Ratio ratio = faults.read(() -> Ratio.parse(path + "strength", strength));
+        return ratio == null ? Optional.empty() : Optional.of(dose.at(strength));
     }
 
     private static String methods() {

@@ -103,6 +103,7 @@ public record SystemForm(
      * One step. With {@code settle} it is nothing but that: what is settled before, because it cannot be undone cheaply.
      *
      * @param which of the layer's steps of the same work it is
+     * @param chemical what is mixed for it where it is a wash, {@code strength} as a label has it, {@code spread} how far it goes
      * @param gate the id of what closes it; {@code hours} how long it dries where that is the gate
      * @param coat whether it puts the material on the floor
      */
@@ -114,6 +115,9 @@ public record SystemForm(
             @Nullable String does,
             String why,
             @Nullable List<String> harms,
+            @Nullable String chemical,
+            @Nullable String strength,
+            @Nullable String spread,
             @Nullable String gate,
             @Nullable String hours,
             @Nullable Boolean fan,

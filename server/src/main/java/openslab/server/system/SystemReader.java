@@ -14,6 +14,7 @@ import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.job.KnownWorks;
 import openslab.core.prep.PrepAsks;
+import openslab.core.prep.wash.Dose;
 import openslab.core.product.LayerRole;
 import openslab.core.product.TemperatureCurve;
 import openslab.core.quantity.Faults;
@@ -208,13 +209,14 @@ final class SystemReader {
         for (String harm : part.harms() == null ? List.<String>of() : part.harms()) {
             Harm.find(harm).ifPresentOrElse(harms::add, () -> faults.add(path + "harms", harm, harmIds()));
         }
+        Optional<Dose> mixes = new PrepReader(faults).dose(part.chemical(), part.strength(), part.spread(), path);
         Optional<Gate> gate = gate(part, path);
         LayWait waits = waits(part.waits(), path + "waits.");
         List<String> again = part.again() == null ? List.of() : part.again();
         boolean coat = part.coat() != null && part.coat();
         return work == null || title == null || does == null || why == null || which == null
                 ? Optional.empty()
-                : Optional.of(new LayStep(work, which, title, does, why, harms, gate, waits, again, coat));
+                : Optional.of(new LayStep(work, which, title, does, why, harms, mixes, gate, waits, again, coat));
     }
 
     private static String harmIds() {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import openslab.core.course.work.Item;
 import openslab.core.quantity.Source;
 
 /**
@@ -71,6 +72,13 @@ public enum Chemical {
             "1:32",
             "1:32",
             "Neutralises a stain that has reacted: 1/4 to 1/2 cup to the gallon, 15 to 20 minutes, then scrub and rinse."),
+    BAKING_SODA(
+            "Baking soda",
+            Family.SODA,
+            "1 tbsp/gal",
+            "6 tbsp/gal",
+            "2.5 tbsp/gal",
+            "Takes up what acid is left: 2 to 3 tbsp to the gallon, to a wet look, 15 to 20 minutes; then scrub and rinse."),
     ACID_STAIN(
             "Acid stain",
             Family.STAIN,
@@ -96,6 +104,7 @@ public enum Chemical {
                 "acid",
                 "Goggles, gloves, boots, fresh air; metal away. Not on post-tensioned, sealed or metallic-hardened slabs."),
         BLEACH("bleach", "Gloves, goggles, fresh air."),
+        SODA("soda", "It fizzes where it meets acid: fresh air, nothing closed over it."),
         AMMONIA("ammonia", "Fresh air; well diluted, and on stain only once it has reacted."),
         /** Acid that is spent once it has reacted: ammonia or soda take up what is left. */
         STAIN("acid stain", "Acid until it has reacted: goggles, gloves, boots, fresh air, no metal sprayer.");
@@ -149,9 +158,9 @@ public enum Chemical {
         return Arrays.stream(values()).filter(c -> c.id().equals(id)).findFirst();
     }
 
-    /** How a tick names it: "chemical:etch-liquid". */
+    /** How a tick names it: "chemical:etch-liquid"; soda is at hand wherever acid is, and is ticked as that. */
     public String thing() {
-        return "chemical:" + id();
+        return this == BAKING_SODA ? Item.SODA.id() : "chemical:" + id();
     }
 
     /** Whether {@code water} parts of it to one are a strength that the label knows. */

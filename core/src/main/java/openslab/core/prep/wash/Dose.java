@@ -20,6 +20,9 @@ public record Dose(List<Chemical> any, double spreadM2PerL, boolean tried, Optio
     /** CP: neat it is brushed thin, 250 to 300 ft²/gal, m²/L. */
     private static final double NEAT_SPREAD = 6.75;
 
+    /** CP: baking soda over a floor that acid was on, to a wet look; about 160 ft²/gal, OURS. */
+    public static final Dose NEUTRALISER = of(4, Chemical.BAKING_SODA);
+
     public Dose {
         any = List.copyOf(any);
     }

@@ -88,7 +88,9 @@ public record WashMix(
                         "Water first, to its line.",
                         chemical.family() == Chemical.Family.ACID
                                 ? "Then the acid, slowly, into the water: never water into acid, it boils and spits."
-                                : "Then the concentrate; stir without foaming."),
+                                : chemical.family() == Chemical.Family.SODA
+                                        ? "Then the powder; stir until it is clear."
+                                        : "Then the concentrate; stir without foaming."),
                 chemical.family().caution());
     }
 
