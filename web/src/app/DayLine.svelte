@@ -120,9 +120,14 @@
     padding-inline: 12px 20px;
     color: var(--ink);
     font-size: 14px;
+    text-decoration: none;
   }
 
-  .next span {
+  .next:hover > span {
+    text-decoration: underline;
+  }
+
+  .next > span {
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;

@@ -60,6 +60,18 @@ record Hands(Page page) {
         dialog().getByText("Client, place and where it lies").click();
     }
 
+    /** Opens every day of the logbook. */
+    void unfold() {
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Logbook"))
+                .waitFor();
+        Locator days = page.getByRole(AriaRole.MAIN).locator("details");
+        days.first().waitFor();
+        Locator shut = page.getByRole(AriaRole.MAIN).locator("details:not([open]) > summary");
+        while (shut.count() > 0) {
+            shut.first().click();
+        }
+    }
+
     /** Goes to another zone of the job. */
     void zone(String name) {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true))

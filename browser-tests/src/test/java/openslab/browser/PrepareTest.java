@@ -187,7 +187,7 @@ public class PrepareTest extends OnTheDemo {
         form(hands, "Record the gate")
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Not now"))
                 .click();
-        strikeNewest(page, hands, "Gate residue");
+        strikeNewest(page, hands, "Hand across the floor");
         hands.climbTo("Preparation");
         test(hands, "Hand across the floor", "No residue", "2026-05-03T08:00");
         test(hands, "Dry", "Hours since it was last wet=25 h;None", "");
@@ -196,20 +196,22 @@ public class PrepareTest extends OnTheDemo {
         assertThat(main(page).getByText("Done again below:")).hasCount(1);
         assertFit(page, "a repeated preparation");
         page.keyboard().press("l");
+        hands.unfold();
         for (String entry : List.of(
-                "Gate patch: chemical stripper, dwell 2 min, result weak, water 16",
-                "Gate patch: chemical stripper, dwell 2 min, result works, water 8",
-                "Gate soaks: soaks beads",
-                "Gate soaks: soaks soaks",
-                "Gate dry: dark none, dried 24 h",
-                "Gate dry: dark none, dried 25 h",
-                "Struck: Gate residue: residue none")) {
+                "Test patch: what was tried floor stripper, parts of water to one 16, stood for 2 min, it came out too weak",
+                "Test patch: what was tried floor stripper, parts of water to one 8, stood for 2 min, it came out even: it works",
+                "Water drop: beads somewhere",
+                "Water drop: soaks in everywhere",
+                "Dry: hours since it was last wet 24 h, dark patches none",
+                "Dry: hours since it was last wet 25 h, dark patches none",
+                "Struck: Hand across the floor: no residue")) {
             assertThat(main(page)).containsText(entry);
         }
     }
 
     private static void strikeNewest(Page page, Hands hands, String entry) {
         page.keyboard().press("l");
+        hands.unfold();
         Locator row = main(page)
                 .getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText(entry))

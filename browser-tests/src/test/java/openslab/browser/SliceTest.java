@@ -268,7 +268,7 @@ public class SliceTest {
         Locator main = hands.page().getByRole(AriaRole.MAIN);
         assertThat(main).containsText("Coat done: primer");
         assertThat(main).containsText("Roller door left open a hand's breadth");
-        assertThat(main).containsText("Gate profile: csp 2");
+        assertThat(main).containsText("Profile: profile reached (CSP) 2");
         // a mistake is struck and stays readable
         main.getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("Roller door"))

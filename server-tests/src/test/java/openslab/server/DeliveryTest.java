@@ -90,9 +90,9 @@ public class DeliveryTest extends OnApp {
                 words,
                 List.of(
                         "Batch mixed for the primer: area 441 ft², volume 1.5 gal",
-                        "Calcium chloride: dishArea 0.445 ft², gain 1.51 g, hours 62 h",
+                        "Calcium chloride: area under the cover 0.445 ft², weight gained 1.51 g, time exposed 62 h",
                         "Coat done: primer",
-                        "Gate residue: residue none",
+                        "Hand across the floor: no residue",
                         "Note"));
     }
 

@@ -59,7 +59,7 @@ public class StagesTest {
     /** Asked again by somebody who has it already, an answer is one line; once something is written it is another. */
     @Test(dataProvider = "stages")
     public void who_has_an_answer_already_is_told_so(String of, String stage) {
-        Floor other = app.demo("Ropewalk extension");
+        Floor other = app.demo("Ferry line store");
         String layer = stage.contains("/layers/") ? "/stages/layers/primer" : stage;
         String path = (of.isEmpty() ? other.path() : other.zonePath()) + layer;
         var headers = app.get(path).raw().headers();

@@ -73,7 +73,7 @@ public class SurveyFilesTest {
         }
         assertFalse(text.contains("MVER"), "the working was not asked for");
         assertWritten(text);
-        String worked = text(cafe, true);
+        String worked = text(app.demo("Boat-repair workshop"), true);
         assertTrue(worked.contains("24000/453.59237·M/(A·t)"), worked);
         assertWritten(worked);
     }

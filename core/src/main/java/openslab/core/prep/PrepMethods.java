@@ -112,6 +112,13 @@ public final class PrepMethods {
         return fields;
     }
 
+    /** What each of them is called, by its id. */
+    public static Map<String, String> gateTitles() {
+        Map<String, String> titles = new TreeMap<>();
+        gates().forEach(g -> titles.put(g.id(), g.title()));
+        return titles;
+    }
+
     private static Stream<Gate> gates() {
         Stream<Step> steps = ALL.stream()
                 .flatMap(m -> Stream.of(ANY, FILMED).flatMap(c -> EVERY.stream().flatMap(n -> m.steps(c, n).stream())));

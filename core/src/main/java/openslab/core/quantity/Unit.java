@@ -89,6 +89,7 @@ public enum Unit {
 
     private static final double A_TENTH = 0.1;
     private static final double A_THOUSAND = 1000;
+    private static final double A_SEASON = 0.25;
 
     private final String symbol;
     private final Dimension dimension;
@@ -200,9 +201,15 @@ public enum Unit {
         };
     }
 
-    /** The unit in which so much is read: less than a tenth of one is told in a smaller one, a thousand micrometres in millimetres. */
+    /**
+     * The unit in which so much is read: less than a tenth of one is told in a smaller one, a year that is less than a season in days, a
+     * thousand micrometres in millimetres.
+     */
     static Unit readable(Unit unit, double base) {
         double value = Math.abs(unit.fromBase(base));
+        if (unit == YEAR && value < A_SEASON) {
+            return DAY;
+        }
         if (unit == MICROMETRE && Show.rounded(value, 0) >= A_THOUSAND) {
             return FILM_MILLIMETRE;
         }

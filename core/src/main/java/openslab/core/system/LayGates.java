@@ -208,6 +208,14 @@ public final class LayGates {
         return Map.copyOf(fields);
     }
 
+    /** What each is called, by its id. */
+    public static Map<String, String> titles() {
+        Map<String, String> titles = FIXED.stream().collect(Collectors.toMap(Gate::id, Gate::title));
+        titles.put(DRY, dry(1, true).title());
+        titles.put(SETTLED, "Settled");
+        return Map.copyOf(titles);
+    }
+
     /** Every id a step may name. */
     public static List<String> ids() {
         return fields().keySet().stream().sorted().toList();

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import openslab.core.choose.Needs;
 import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
+import openslab.core.job.KnownGates;
 import openslab.core.job.KnownWorks;
 import openslab.core.job.LogEntry;
 import openslab.core.job.Mark;
@@ -22,6 +23,7 @@ import openslab.core.job.Stratum;
 import openslab.core.job.ZoneReport;
 import openslab.core.prep.PrepMethods;
 import openslab.core.prep.Things;
+import openslab.core.quantity.Field;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.Value;
 import openslab.core.survey.Finding;
@@ -339,8 +341,14 @@ public class JobViews {
                 .map(v -> v.getKey() + " " + v.getValue().typed())
                 .collect(Collectors.joining(", "));
         return switch (e.kind()) {
-            case READING -> method(e) + ": " + values;
-            case GATE -> "Gate " + ofLayer(e, LayUp.within(e.subject())) + ": " + values;
+            case READING ->
+                method(e) + ": "
+                        + TestMethods.find(e.subject())
+                                .map(m -> told(m.fields(), e))
+                                .orElse(values);
+            case GATE ->
+                gate(e) + ": "
+                        + KnownGates.fields(e.subject()).map(f -> told(f, e)).orElse(values);
             case BATCH -> "Batch mixed for the " + e.subject() + ": " + values;
             case COAT -> "Coat done: " + e.subject() + (values.isEmpty() ? "" : ", " + values);
             case METHOD ->
@@ -370,6 +378,43 @@ public class JobViews {
     /** What it is called today; by its id where it is no more. */
     private static String method(LogEntry e) {
         return TestMethods.find(e.subject()).map(m -> m.about().title()).orElse(e.subject());
+    }
+
+    /**
+     * What was keyed in, in the words in which it was asked: of signs what was seen, and where a choice was the only question the
+     * answer alone.
+     */
+    private static String told(List<Field> fields, LogEntry e) {
+        List<Field> answered =
+                fields.stream().filter(f -> e.values().containsKey(f.id())).toList();
+        if (answered.size() > 1 && answered.stream().allMatch(JobViews::isSign)) {
+            String seen = answered.stream()
+                    .filter(f -> e.values().get(f.id()).typed().equals("yes"))
+                    .map(f -> Show.lower(f.label()))
+                    .collect(Collectors.joining(", "));
+            return seen.isEmpty() ? "nothing seen" : seen;
+        }
+        return answered.stream()
+                .map(f -> (fields.size() == 1 && !f.choices().isEmpty() ? "" : Show.lower(f.label()) + " ")
+                        + answer(f, e.values().get(f.id())))
+                .collect(Collectors.joining(", "));
+    }
+
+    private static boolean isSign(Field field) {
+        return field.choices().stream().map(Field.Choice::id).toList().equals(List.of("no", "yes"));
+    }
+
+    private static String answer(Field field, Value value) {
+        return field.choices().stream()
+                .filter(c -> c.id().equals(value.typed()))
+                .map(c -> Show.lower(c.label()))
+                .findFirst()
+                .orElse(value.typed());
+    }
+
+    /** A gate is called as its step calls it; by its id where it is no more. */
+    private static String gate(LogEntry e) {
+        return ofLayer(e, KnownGates.title(e.subject()).orElse(LayUp.within(e.subject())));
     }
 
     private static String work(LogEntry e) {
