@@ -1913,6 +1913,8 @@ export interface components {
             onSite: components["schemas"]["FigureView"];
             ordered: components["schemas"]["FigureView"];
             passedOver: components["schemas"]["PassedOver"][];
+            /** @enum {string} */
+            role: "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH";
             sheet: string;
             slug: string;
             store: components["schemas"]["FromStore"][];
@@ -2983,6 +2985,8 @@ export interface components {
         };
         Listed: {
             form: components["schemas"]["SystemForm"];
+            /** @enum {string} */
+            made: "CONCRETE" | "TILE" | "RESILIENT" | "TIMBER" | "METAL" | "COMPOSITE";
             /** Format: int32 */
             version: number;
         };
@@ -3280,6 +3284,12 @@ export interface components {
             lines: components["schemas"]["OrderLinePart"][];
             note: string;
             supplier: string;
+        };
+        Otherwise: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            how: string;
         };
         OutForm: {
             by: string;
@@ -3906,6 +3916,7 @@ export interface components {
             asked: components["schemas"]["Asked"][];
             care: string;
             ladder: components["schemas"]["TimedClock"][];
+            leaving: string[];
             /** @enum {string} */
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
             reseal?: components["schemas"]["Reseal"];
@@ -4146,6 +4157,7 @@ export interface components {
             word: string;
         };
         StepSheet: {
+            before?: components["schemas"]["Otherwise"];
             effort: components["schemas"]["Effort"];
             fields: components["schemas"]["Field"][];
             id: string;

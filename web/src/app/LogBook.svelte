@@ -84,7 +84,7 @@
       </ol>
       {#if passage.ready.length > 0}
         <div class="ready">
-          <Fold title="Lay ready" count={passage.ready.length}>
+          <Fold title="At hand" count={passage.ready.length}>
             <ol>
               {#each passage.ready as entry (entry.key)}{@render line(entry)}{/each}
             </ol>

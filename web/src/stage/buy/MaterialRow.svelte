@@ -4,6 +4,7 @@
   import type { JobDesk } from '../../app/job.svelte';
   import { shelfHref } from '../../app/route.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
+  import PackDrawing from '../../parts/PackDrawing.svelte';
   import Button from '../../parts/Button.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { money } from './money';
@@ -38,9 +39,15 @@
       share: material.amount.value > 0 ? Math.min(1, p.value / material.amount.value) : 0,
     })),
   );
+  /** It fills with what is there, what is on its way and what the store has. */
+  const there = $derived(parts.filter((p) => p.id !== 'buy').reduce((sum, p) => sum + p.share, 0));
+  const dry = $derived(/^(kg|lb|g|oz|bags?)$/.test(material.amount.unit));
 </script>
 
 <article aria-label={material.sheet + (material.colour ? `, ${material.colour}` : '')}>
+  <span class="pack-drawn"
+    ><PackDrawing kind={dry ? 'bag' : 'can'} role={material.role} full={Math.min(1, there)} /></span
+  >
   <div class="head">
     <h3>
       <a href={shelfHref(material.slug)}>{material.sheet}</a>{#if material.colour}, {material.colour}{/if}
@@ -107,8 +114,16 @@
 
 <style>
   article {
+    position: relative;
     padding-block: 10px 12px;
+    padding-inline-start: 64px;
     border-block-start: 1px solid var(--line);
+  }
+
+  .pack-drawn {
+    position: absolute;
+    inset-block-start: 12px;
+    inset-inline-start: 4px;
   }
 
   .head {

@@ -41,6 +41,14 @@
   {/if}
 </div>
 
+{#if service.leaving.length > 0}
+  <section aria-labelledby="leaving-head">
+    <h2 id="leaving-head">Before you leave</h2>
+    <ol class="leaving">
+      {#each service.leaving as thing (thing)}<li>{thing}</li>{/each}
+    </ol>
+  </section>
+{/if}
 {#if service.ladder.length > 0}
   <ClockLadder clocks={service.ladder} timeZone={job.facts.timeZone} started={service.started} />
 {/if}
@@ -89,6 +97,18 @@
   h2 {
     font-size: 20px;
     margin-block-end: 6px;
+  }
+
+  .leaving {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(240px, 1fr));
+    gap: 6px 24px;
+    font-size: 15px;
+  }
+
+  .leaving li {
+    padding-inline-start: 10px;
+    border-inline-start: 3px solid var(--chalk);
   }
 
   td {

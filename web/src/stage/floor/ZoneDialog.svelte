@@ -132,7 +132,7 @@
       </div>
       <p class="echo" role="status">
         {#if echo}<b>{echo.area}</b>
-          {echo.areaAlso} · round it <b>{echo.perimeter}</b>
+          {echo.areaAlso} · perimeter <b>{echo.perimeter}</b>
           {echo.perimeterAlso}{:else}Area and perimeter show here as you type.{/if}
       </p>
     {/if}

@@ -64,6 +64,17 @@
       shown={['by', 'at', 'note', ...sheet.fields.map((f) => `values.${f.id}`)]}
     />
     <WhyEntry {sending} />
+    {#if sheet.before}
+      {@const before = sheet.before}
+      <p class="soft">
+        Last time: <b>{before.how}</b> ({before.by}, {when(
+          new Date(before.at),
+          job.facts.timeZone,
+          appClock.now,
+        )}).
+        <Button kind="quiet" onclick={() => (values.how = before.how)}>The same again</Button>
+      </p>
+    {/if}
     <div class="grid">
       {#each sheet.fields as field (field.id)}
         <FieldEntry

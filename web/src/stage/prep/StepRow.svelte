@@ -105,6 +105,17 @@
           <PhotoStrip {desk} entryKey={step.gate.by.key} of={step.gate.title} at={step.title} />
         </p>
         {#if step.progress === 'FAILED'}<p><b>Done again below:</b> {step.gate.again}</p>{/if}
+      {:else if step.done}
+        <p class="found">
+          <small
+            >{step.done.name}, {when(
+              new Date(step.done.at),
+              job.facts.timeZone,
+              appClock.now,
+            )}</small
+          >
+          <PhotoStrip {desk} entryKey={step.done.key} of={step.title} at={zone.report.name} />
+        </p>
       {/if}
     {/if}
   </div>

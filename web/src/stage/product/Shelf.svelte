@@ -8,6 +8,7 @@
   import Fold from '../../parts/Fold.svelte';
   import SideList from '../../parts/SideList.svelte';
   import Trouble from '../../parts/Trouble.svelte';
+  import ShelfGallery from './ShelfGallery.svelte';
   import SheetEditor from './SheetEditor.svelte';
   import SheetMix from './SheetMix.svelte';
   import { blankSheet } from './sheet';
@@ -113,6 +114,7 @@
       Every number belongs to a product. Pick a sheet to read or edit it; the sheet in hand beats
       every default. A job keeps the sheet it was planned with until somebody changes it there.
     </p>
+    <ShelfGallery {sheets} />
   {/if}
 </SideList>
 

@@ -6,6 +6,7 @@
   import Button from '../../parts/Button.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Trouble from '../../parts/Trouble.svelte';
+  import PhotoStrip from './PhotoStrip.svelte';
   import DrawArea from './DrawArea.svelte';
 
   interface Props {
@@ -41,7 +42,12 @@
         <li>
           <b>{area.name}</b>
           <span>{label(area.defect)}{gone ? `, proved gone at ${gone.place}` : ''}</span>
-          {#if area.key !== ''}<Button
+          {#if area.key !== ''}<PhotoStrip
+              {desk}
+              entryKey={area.key}
+              of={label(area.defect)}
+              at={area.name}
+            /><Button
               kind="quiet"
               disabled={striking.busy}
               onclick={() => void striking.strike(desk, zone.id, area.key)}

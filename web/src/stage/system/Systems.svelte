@@ -8,6 +8,7 @@
   import SideList from '../../parts/SideList.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import SystemEditor from './SystemEditor.svelte';
+  import SystemGallery from './SystemGallery.svelte';
   import SystemPage from './SystemPage.svelte';
 
   /** @param id of the one that is looked at; {@code new.ID} of one that is being made of it */
@@ -90,6 +91,7 @@
       The ways a floor is finished. Pick the one that is nearest to how you work, and make one of
       your own of it: other sheets, other layers, your own words for the steps.
     </p>
+    {#if fields}<SystemGallery {listed} {fields} />{/if}
   {/if}
 </SideList>
 

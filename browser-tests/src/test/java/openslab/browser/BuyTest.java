@@ -160,7 +160,7 @@ public class BuyTest extends OnTheDemo {
         assertThat(page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("lot M3")))
                 .containsText("1 qt");
 
-        Page job = buy(1280, 800, "Ropewalk");
+        Page job = buy(1280, 800, "Pottery");
         Locator primer = material(job, "Epoxy primer");
         assertThat(primer).containsText("lot M3");
         primer.getByText("Taken to the site").click();

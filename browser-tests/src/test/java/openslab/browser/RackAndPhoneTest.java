@@ -161,8 +161,8 @@ public class RackAndPhoneTest extends OnTheDemo {
         Locator main = page.getByRole(AriaRole.MAIN);
         assertThat(main.locator(".method")).hasText("Strip and test again");
         assertThat(main).containsText("The place does not allow it: dust or noise.");
-        assertThat(main).containsText("It opens concrete to about CSP 1; this build-up asks for CSP 3 to 5.");
-        hands.climbTo("Primer");
+        assertThat(main).containsText("It takes off the lime that the stain reacts with");
+        hands.climbTo("Acid stain");
         assertThat(main).containsText("Against putting it on now");
         assertThat(main).containsText("A film holds no better than what it was put on.");
     }

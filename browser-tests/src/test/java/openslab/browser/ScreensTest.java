@@ -24,6 +24,7 @@ public class ScreensTest extends OnTheDemo {
                 .click();
         assertFit(page, "new job");
         page.keyboard().press("Escape");
+        new Hands(page).openDoor();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Import"))
                 .click();
         assertFit(page, "import");

@@ -15,9 +15,10 @@ public class ShopTest extends OnTheDemo {
     @Test(dataProvider = "sizes")
     public void another_school_shows_what_it_changes_before_anybody_follows_it(int width, int height) {
         Page page = rack(width, height);
+        var hands = new Hands(page);
+        hands.openDoor();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Practices"))
                 .click();
-        var hands = new Hands(page);
         Locator changes = page.getByLabel("What it changes");
         assertThat(changes).containsText("Pick another answer");
         assertFit(page, "practices");

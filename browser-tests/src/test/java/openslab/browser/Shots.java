@@ -49,10 +49,9 @@ public class Shots {
             page.getByText("Change what goes on").click();
             page.getByText("Clear urethane on resilient").last().waitFor();
             shoot(page, "build-up");
-            job(app, page, "Ropewalk");
-            page.getByLabel("Humidity in the slab at A").waitFor();
-            place(page, "Dry-down");
-            shoot(page, "dry-down");
+            page.navigate(app.address + "/#/systems");
+            page.getByLabel("Systems that fit").waitFor();
+            shoot(page, "systems");
             job(app, page, "Old tram shed");
             place(page, "Maps");
             hands.press("Vapour emission");

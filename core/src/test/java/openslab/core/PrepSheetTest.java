@@ -18,6 +18,7 @@ import openslab.core.floor.Substrate;
 import openslab.core.floor.plan.Flaws;
 import openslab.core.floor.plan.PlanZone;
 import openslab.core.floor.plan.RoomPlan;
+import openslab.core.job.CycleKind;
 import openslab.core.job.LogEntry;
 import openslab.core.job.LogGuard;
 import openslab.core.job.Mark;
@@ -323,5 +324,22 @@ public class PrepSheetTest {
                     sheet.staging().stream().map(Staging.Thing::id).distinct().count(),
                     sheet.staging().size());
         }
+    }
+
+    /** What a crew did otherwise is kept with the deed, and offered the next time the same is done here. */
+    @Test
+    public void what_was_done_otherwise_is_offered_again() {
+        Stories story = new Stories().surveyed();
+        assertTrue(step(sheet(story, 2), "grind").before().isEmpty());
+        story.done(2, "grind", "amount=80 hours=3 hands=1 how=twice_with_the_coarse_segments");
+        story.ground();
+        for (String layer : List.of("primer", "body", "flake", "clear")) {
+            story.coat(40, layer);
+        }
+        story.begin(9000, CycleKind.RECOAT, "", Stories.epoxyWithFlake());
+        story.surveyedAt(9001);
+        var before = step(sheet(story, 9010), "grind").before().orElseThrow();
+        assertEquals(before.how(), "twice_with_the_coarse_segments");
+        assertEquals(before.at(), Stories.moment(2));
     }
 }

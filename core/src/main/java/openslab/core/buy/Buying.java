@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import openslab.core.mix.TakeOff;
 import openslab.core.product.Kit;
+import openslab.core.product.LayerRole;
 import openslab.core.product.Liquid;
 import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
@@ -23,7 +24,7 @@ import openslab.core.quantity.Worksheet;
  * What to buy of one sheet in one colour for everything that takes it: kits are opened for all of it, not for a zone, so three zones
  * of half a kit each buy two, never three.
  *
- * @param slug of the sheet
+ * @param slug of the sheet; {@code role} what it is laid as
  * @param colour empty where nobody said, and where it has none
  * @param amount what packs have to hold, allowance included, over all {@code uses}: litres or kilograms, of a concentrate before its water
  * @param onSite what came and was not used yet; {@code ordered} what is on its way
@@ -38,6 +39,7 @@ import openslab.core.quantity.Worksheet;
 public record Buying(
         String slug,
         String sheet,
+        LayerRole role,
         String colour,
         List<Use> uses,
         Figure amount,
@@ -156,6 +158,7 @@ public record Buying(
             return new Buying(
                     sheet.slug(),
                     sheet.name(),
+                    sheet.role(),
                     colour,
                     uses,
                     amount,

@@ -573,9 +573,9 @@ public final class Conduct {
                 .filter(missing -> !missing.isEmpty())
                 .map(missing -> Finding.of("begun-unstaged")
                         .measured("not ticked: " + String.join("; ", missing))
-                        .needed("everything ready before its clock starts", OURS)
+                        .needed("everything at hand before its clock starts", OURS)
                         .hold(
-                                "begun before everything lay ready",
+                                "begun before everything was at hand",
                                 "Nobody fetches goggles or fresh water while a clock runs.",
                                 "Lay it ready and tick it."));
     }

@@ -80,7 +80,7 @@ record Consumables(ZoneFacts zone, UnitSystem system) {
         return new SiteNeeds(
                 zone.name(),
                 maskM + tapedM,
-                maskM * Room.USUAL_FILM_M,
+                zone.cycle().patch().isPresent() ? 0 : maskM * Room.USUAL_FILM_M,
                 coats,
                 worn,
                 Stream.concat(supplies(preparing), layers.stream().flatMap(this::stirredIn))
@@ -100,6 +100,10 @@ record Consumables(ZoneFacts zone, UnitSystem system) {
     }
 
     private double maskM() {
+        // a patch is taped along its cut, and nothing hangs from that
+        if (zone.cycle().patch().isPresent()) {
+            return zone.edgeM(system);
+        }
         return zone.plan().flaws().maskM().orElseGet(() -> zone.shape()
                 .perimeter(system)
                 .base());

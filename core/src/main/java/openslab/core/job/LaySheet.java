@@ -39,7 +39,8 @@ public record LaySheet(List<PrepSheet.StepSheet> steps, List<Staging.Thing> stag
                     "",
                     List.of(),
                     staging.missing(step),
-                    step.work().doneFields()));
+                    step.work().doneFields(),
+                    PrepSheet.Otherwise.of(zone, step)));
         }
         return new LaySheet(List.copyOf(sheets), staging.things());
     }

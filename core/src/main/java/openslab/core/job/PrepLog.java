@@ -11,6 +11,7 @@ import openslab.core.course.Extent;
 import openslab.core.course.Staging;
 import openslab.core.course.Step;
 import openslab.core.floor.Ground;
+import openslab.core.floor.Substrate;
 import openslab.core.practice.Masking;
 import openslab.core.prep.Condition;
 import openslab.core.prep.Gates;
@@ -18,6 +19,7 @@ import openslab.core.prep.PrepMethod;
 import openslab.core.prep.PrepMethods;
 import openslab.core.prep.PrepNeed;
 import openslab.core.prep.PrepPlan;
+import openslab.core.prep.Steps;
 import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.repair.Repair;
 import openslab.core.prep.repair.Repairs;
@@ -147,15 +149,20 @@ final class PrepLog {
                         .toList())
                 .patched(squares(zone));
         PrepPlan asked = plan.extras(zone.exposure() == Exposure.INDOORS);
-        PrepPlan masked = masking(zone).map(asked::masked).orElse(asked);
+        boolean cut = zone.cycle().patch().isPresent() && zone.substrate().family() == Substrate.Family.CEMENT;
+        PrepPlan edged = cut ? asked.cut(Steps.cutEdge()) : asked;
+        PrepPlan masked = masking(zone).map(edged::masked).orElse(edged);
         var practices = zone.settings().practices();
         return masked.in(practices.prepared(masked.steps(), zone.surroundings()));
     }
 
-    /** How walls are kept clean, as the zone's school has it; empty for a film that stays and for a patch. */
+    /** How walls are kept clean, as the zone's school has it, and the floor round a patch; empty for a film that stays. */
     static Optional<Step> masking(ZoneFacts zone) {
-        if (zone.ground() == Ground.FILM_KEPT || zone.cycle().patch().isPresent()) {
+        if (zone.ground() == Ground.FILM_KEPT) {
             return Optional.empty();
+        }
+        if (zone.cycle().patch().isPresent()) {
+            return Optional.of(Steps.maskPatch());
         }
         var school = (Masking) zone.settings().practices().in(Masking.PRACTICE);
         return school.step(zone.plan().flaws().maskM());

@@ -2,6 +2,7 @@ package openslab.core.job;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +15,7 @@ import openslab.core.course.Staging;
 import openslab.core.course.Step;
 import openslab.core.course.work.Effort;
 import openslab.core.course.work.Paces;
+import openslab.core.course.work.Work;
 import openslab.core.prep.PrepPlan;
 import openslab.core.prep.patch.Ladder;
 import openslab.core.prep.repair.Repair;
@@ -52,6 +54,7 @@ public record PrepSheet(
      * @param ladders of the chemicals that can be tried for it
      * @param missing what is not staged yet
      * @param fields what is keyed in when it is done
+     * @param before how the crew did it otherwise the last time; empty where nobody said
      */
     public record StepSheet(
             String id,
@@ -60,7 +63,19 @@ public record PrepSheet(
             String mixWaits,
             List<Ladder> ladders,
             List<String> missing,
-            List<Field> fields) {}
+            List<Field> fields,
+            Optional<Otherwise> before) {}
+
+    /** How it was done otherwise than it says, on this floor, the last time that anybody said so. */
+    public record Otherwise(String how, String by, Instant at) {
+        static Optional<Otherwise> of(ZoneFacts zone, Step step) {
+            return zone.everStood().stream()
+                    .filter(e -> e.kind() == LogEntry.Kind.DONE && e.subject().equals(step.id()))
+                    .filter(e -> e.values().containsKey(Work.HOW.id()))
+                    .max(Comparator.comparing(LogEntry::at))
+                    .map(e -> new Otherwise(e.values().get(Work.HOW.id()).typed(), e.by(), e.at()));
+        }
+    }
 
     /** @param steps ids of the steps that make it good */
     public record RepairSheet(
@@ -102,7 +117,8 @@ public record PrepSheet(
                                     .toList()
                             : List.of(),
                     staging.missing(step),
-                    step.work().doneFields()));
+                    step.work().doneFields(),
+                    Otherwise.of(zone, step)));
         }
         boolean whole = plan.method().map(m -> !m.looksAgain()).orElse(false);
         return new PrepSheet(

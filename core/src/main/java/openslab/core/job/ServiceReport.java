@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
+import openslab.core.care.Leaving;
 import openslab.core.care.Reseal;
 import openslab.core.care.UseAsks;
 import openslab.core.product.Clock;
@@ -15,6 +16,7 @@ import openslab.core.survey.Readings;
  *
  * @param ladder the service clocks of the top layer, in order
  * @param whyNoReseal empty when {@code reseal} is present
+ * @param leaving what is done before the crew leaves, while its top coat cures; none before and after that
  * @param asked what the use asks of the finished floor
  * @param care how the floor is looked after, as the sheet of its top layer has it
  */
@@ -24,6 +26,7 @@ public record ServiceReport(
         Optional<Reseal> reseal,
         String whyNoReseal,
         String care,
+        List<String> leaving,
         List<UseAsks.Asked> asked,
         Mark mark) {
 
@@ -46,6 +49,7 @@ public record ServiceReport(
                     Optional.empty(),
                     "No build-up is chosen yet.",
                     "",
+                    List.of(),
                     UseAsks.of(zone.use(), zone.exposure(), finished(zone, Optional.empty())),
                     Mark.NOT_STARTED);
         }
@@ -59,17 +63,20 @@ public record ServiceReport(
                 : floor.start().isEmpty()
                         ? "The top layer has no start yet."
                         : "The sheet gives no interval for this exposure.";
+        boolean cures =
+                layer.coated() && layer.at(Clock.FULL_CURE).map(now::isBefore).orElse(true);
         return new ServiceReport(
                 layer.clocks().stream().filter(c -> c.clock().isService()).toList(),
                 layer.started(),
                 reseal,
                 whyNot,
                 floor.sheet().care(),
+                cures ? Leaving.after(layer.sheet(), zone.exposure()) : List.of(),
                 UseAsks.of(
                         zone.use(),
                         zone.exposure(),
                         finished(zone, floor.start().filter(s -> floor.coated()))),
-                mark(layer, floor, reseal, now));
+                mark(floor, reseal, cures, now));
     }
 
     /** What was read since the top coat went on: before that it was another floor. */
@@ -79,15 +86,13 @@ public record ServiceReport(
                 .toList());
     }
 
-    private static Mark mark(LayerReport worked, LayerReport floor, Optional<Reseal> reseal, Instant now) {
+    private static Mark mark(LayerReport floor, Optional<Reseal> reseal, boolean cures, Instant now) {
         if (!floor.coated()) {
             return Mark.NOT_STARTED;
         }
         if (reseal.isPresent() && !now.isBefore(reseal.get().due())) {
             return Mark.OVERDUE;
         }
-        boolean cures =
-                worked.coated() && worked.at(Clock.FULL_CURE).map(now::isBefore).orElse(true);
         return cures ? Mark.CURING : Mark.GO;
     }
 }

@@ -29,7 +29,7 @@ public record Stratum(
         METAL,
         COMPOSITE;
 
-        static Made of(Substrate substrate) {
+        public static Made of(Substrate substrate) {
             return switch (substrate.family()) {
                 case CEMENT -> CONCRETE;
                 case TILE -> TILE;

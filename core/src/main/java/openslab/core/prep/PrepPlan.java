@@ -185,6 +185,16 @@ public record PrepPlan(
         return in(all);
     }
 
+    /** The same plan for a patch: its edge is cut right after it is cleared, before anything is opened. */
+    public PrepPlan cut(Step edge) {
+        if (steps.isEmpty() || method.map(PrepMethod::looksAgain).orElse(true)) {
+            return this;
+        }
+        var all = new ArrayList<>(steps);
+        all.add(1, edge);
+        return in(all);
+    }
+
     /**
      * The same plan with what keeps walls clean: nothing sticks to a wet floor, so right before the last step where it has dried by
      * then, and before the first water where it is left damp. A floor that is looked at again is not closed yet.

@@ -11,7 +11,7 @@ import openslab.core.silica.SilicaTask;
 import openslab.core.survey.area.Defect;
 
 /** Steps that many methods share. */
-final class Steps {
+public final class Steps {
     /** Wash water and neutral pH take a night to leave concrete. */
     static final double CONCRETE_DRIES_H = 24;
 
@@ -39,6 +39,24 @@ final class Steps {
                 .mixes(dose)
                 .dwells(dwellMin)
                 .until(Gates.patch());
+    }
+
+    /** CP: a patch ends at a line, not at a feather, and nothing of it runs over onto what is sound. */
+    public static Step cutEdge() {
+        return Step.of(
+                Works.CUT_EDGE,
+                "Cut its edge straight",
+                "Snap lines a hand beyond what is loose, score through the old film, no deeper than the patch is thick.",
+                "A feathered edge lifts first; a cut one holds and hides along its line.");
+    }
+
+    /** The tape of a patch lies on the floor, not on walls. */
+    public static Step maskPatch() {
+        return Step.of(
+                Works.MASK,
+                "Mask round the patch",
+                "Tape on the sound floor, right along the cut.",
+                "What runs over the edge stands there as a rim.");
     }
 
     /** What takes the cap off: cleared first, hollow places out, then the rest in its order. */

@@ -153,6 +153,11 @@ public final class Works {
             .dust(0, SilicaTask.HAND_GRINDER)
             .wheel(0.1143)
             .wears("Diamond blade", 150);
+    public static final Work CUT_EDGE = Work.of(
+                    "cut-edge", "Cut the edge", Per.EDGE, 12, SAW, CHALK_LINE, GOGGLES, EARS, VACUUM, RESPIRATOR)
+            .dust(0, SilicaTask.HAND_GRINDER)
+            .wheel(0.1143)
+            .wears("Diamond blade", 150);
     public static final Work FILL = Work.of("fill", "Fill cracks and joints", Per.EDGE, 8, MIXER, GLOVES)
             .draws("Roll of reinforcing tape", 25);
     public static final Work PATCH = Work.of("patch", "Patch in lifts", Per.FLOOR, 3, MIXER, GLOVES);
@@ -257,6 +262,7 @@ public final class Works {
             FIX_LOOSE,
             PRIME_WORN,
             CHASE,
+            CUT_EDGE,
             FILL,
             PATCH,
             LEVEL,

@@ -11,7 +11,7 @@ public enum Harm {
     HOT_BUCKET("hot-bucket", "A full bucket heats up and runs away: pour it out at once, and never stand over it."),
     ACID(
             "acid",
-            "Acid: goggles, gloves, boots. Acid goes into water, never water into acid. Nothing of it in a drain unless local rules let it."),
+            "Acid: goggles, gloves, long sleeves, boots. Acid goes into water, never water into acid. Nothing of it in a drain unless local rules let it."),
     AMMONIA("ammonia", "Ammonia never meets bleach, and never acid that is still wet: the gas kills."),
     SOLVENT(
             "solvent",

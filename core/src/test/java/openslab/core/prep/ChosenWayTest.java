@@ -10,12 +10,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import openslab.core.Stories;
+import openslab.core.course.work.Paces;
 import openslab.core.floor.Substrate;
 import openslab.core.job.CycleKind;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogGuard;
 import openslab.core.job.Mark;
 import openslab.core.job.PrepReport;
+import openslab.core.job.PrepSheet;
 import openslab.core.prep.Opening.Manner;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Source;
@@ -193,5 +195,27 @@ public class ChosenWayTest {
                 story.at(9000).next().label());
         story.coat(60.3, "flake");
         assertFalse(story.at(60.4).next().label().contains("broadcast"));
+    }
+
+    /** A patch ends at a line: cut before anything is opened, taped along it, and no film is bought for walls that are far. */
+    @Test
+    public void a_patch_is_cut_and_taped_along_its_own_edge() {
+        Stories story = new Stories().surveyed().ground();
+        for (String layer : List.of("primer", "body", "flake", "clear")) {
+            story.coat(40, layer);
+        }
+        story.begin(9000, CycleKind.REPAIR, "4 m²", Stories.epoxyWithFlake());
+        story.surveyedAt(9001);
+        List<String> steps = prep(story, 9010).steps().stream().map(s -> s.id()).toList();
+        assertTrue(
+                steps.indexOf("cut-edge") > 0 && steps.indexOf("cut-edge") < steps.indexOf("grind"), steps.toString());
+        assertTrue(steps.indexOf("mask") > steps.indexOf("grind"), steps.toString());
+        var sheet = PrepSheet.of(story.facts(), Paces.DEFAULT, UnitSystem.METRIC, Stories.moment(9010));
+        var cut = sheet.steps().stream()
+                .filter(s -> s.id().equals("cut-edge"))
+                .findFirst()
+                .orElseThrow();
+        // a square of 4 m² is 8 m round
+        assertEquals(cut.effort().amount().orElseThrow().base(), 8, 1e-9);
     }
 }

@@ -316,8 +316,12 @@ class DemoWorld implements ApplicationRunner {
         double patched = 0.6 * 365 * 24;
         floor.hoursAgo(patched).next("REPAIR", "A pallet truck tore it by the door", "14 ft²");
         floor.surveyed(patched - 24, "67 °F", "52 %", "65 °F")
+                .done("cut-edge", "amount", "15 ft", "hours", "0.4 h", "hands", "1")
                 .ground("14 ft²", "1 h")
-                .closed()
+                .gate("rub", "rub", "clean")
+                .gate("soaks", "soaks", "soaks")
+                .done("mask")
+                .gate("no-dust", "no-dust", "clean")
                 .hoursAgo(patched - 30)
                 .climate("67 °F", "52 %", "65 °F")
                 .coat("primer", "6 fl oz")

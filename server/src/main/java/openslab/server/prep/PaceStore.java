@@ -83,7 +83,8 @@ public class PaceStore {
 
     private static boolean isWhole(Done d) {
         return KnownWorks.ofStep(d.subject())
-                .map(w -> w.doneFields().stream().allMatch(f -> d.values().containsKey(f.id())))
+                .map(w -> w.doneFields().stream().filter(f -> !f.words()).allMatch(f -> d.values()
+                        .containsKey(f.id())))
                 .orElse(false);
     }
 

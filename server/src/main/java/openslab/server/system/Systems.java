@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import openslab.core.floor.Substrate;
+import openslab.core.job.Stratum;
 import openslab.core.product.ProductSheet;
 import openslab.core.system.FloorSystem;
 import openslab.core.system.Way;
@@ -20,8 +22,21 @@ import tools.jackson.databind.ObjectMapper;
  */
 @Component
 public class Systems {
-    /** A system as it is offered: its form, and which version of it where it is the shop's own; 0 for one that ships. */
-    record Listed(SystemForm form, int version) {}
+    /**
+     * A system as it is offered.
+     *
+     * @param version of it where it is the shop's own; 0 for one that ships
+     * @param made what is drilled through where it is first made for
+     */
+    record Listed(SystemForm form, int version, Stratum.Made made) {
+        static Listed of(SystemForm form, int version, FloorSystem system) {
+            Substrate first = system.on().stream()
+                    .filter(s -> !system.besides().contains(s))
+                    .findFirst()
+                    .orElseGet(() -> system.on().iterator().next());
+            return new Listed(form, version, Stratum.Made.of(first));
+        }
+    }
 
     private record Known(Map<String, Listed> listed, Map<String, FloorSystem> systems, Map<String, Way> ways) {
         Known copy() {
@@ -49,7 +64,7 @@ public class Systems {
     final synchronized void take(SystemForm form, int version) {
         SystemReader.Read read = new SystemReader(shared).read(form, version);
         Known next = known.copy();
-        next.listed.put(form.id(), new Listed(form, version));
+        next.listed.put(form.id(), Listed.of(form, version, read.system()));
         next.systems.put(form.id(), read.system());
         read.ways().forEach(w -> next.ways.put(w.id(), w));
         known = next;

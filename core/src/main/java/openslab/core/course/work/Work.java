@@ -159,6 +159,11 @@ public record Work(
         return waterLPerM2 > 0;
     }
 
+    /** What a crew did otherwise than its step says: pressure, distance, rinses, a richer mix, another tool. */
+    public static final Field HOW = Field.words(
+                    "how", "Done otherwise than it says", 80, "2500 psi, a hand away, rinsed four times")
+            .ifWanted();
+
     /** What is keyed in when it is done; a pace is learned where all of it is. */
     public List<Field> doneFields() {
         var fields = new ArrayList<Field>();
@@ -169,6 +174,7 @@ public record Work(
         fields.add(Field.quantity("hours", "Hours worked", Unit.HOUR, 0.01, 1000, "")
                 .ifWanted());
         fields.add(Field.quantity("hands", "Hands", Unit.ONE, 1, 50, "").ifWanted());
+        fields.add(HOW);
         return List.copyOf(fields);
     }
 

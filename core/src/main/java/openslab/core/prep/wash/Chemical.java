@@ -102,12 +102,14 @@ public enum Chemical {
         STRIPPER("stripper", "Gloves and goggles, fresh air; slippery."),
         ACID(
                 "acid",
-                "Goggles, gloves, boots, fresh air; metal away. Not on post-tensioned, sealed or metallic-hardened slabs."),
+                "Goggles, gloves, long sleeves, boots, fresh air; metal away. Not on post-tensioned, sealed or metallic-hardened slabs."),
         BLEACH("bleach", "Gloves, goggles, fresh air."),
         SODA("soda", "It fizzes where it meets acid: fresh air, nothing closed over it."),
         AMMONIA("ammonia", "Fresh air; well diluted, and on stain only once it has reacted."),
         /** Acid that is spent once it has reacted: ammonia or soda take up what is left. */
-        STAIN("acid stain", "Acid until it has reacted: goggles, gloves, boots, fresh air, no metal sprayer.");
+        STAIN(
+                "acid stain",
+                "Acid until it has reacted: goggles, gloves, long sleeves, boots, fresh air, no metal sprayer.");
 
         private final String words;
         private final String caution;
