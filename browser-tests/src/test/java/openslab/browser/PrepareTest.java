@@ -183,11 +183,8 @@ public class PrepareTest extends OnTheDemo {
         assertThat(step(page, "Dry 24 h")).containsText("waits");
         assertThat(hands.button("Test: Water drop")).hasCount(0);
         assertThat(hands.button("Test: Dry")).hasCount(0);
-        hands.climbTo("Primer");
-        page.getByLabel("By", new Page.GetByLabelOptions().setExact(true)).fill("Tamsin");
-        hands.press("Coat done");
-        hands.press("It is on");
-        assertThat(main(page)).containsText("\"Hand across the floor\" has not passed");
+        hands.climbTo("Acid stain");
+        assertThat(main(page)).containsText("Against putting it on now");
         hands.climbTo("Preparation");
         test(hands, "Hand across the floor", "No residue", "2026-05-03T10:00");
         assertThat(step(page, "Dry 24 h").getByRole(AriaRole.TIMER)).containsText("1:00 h");

@@ -92,14 +92,17 @@ final class PrepLog {
     record Begun(PrepMethod method, Instant from) {}
 
     /**
-     * The method that was begun in this cycle, and not changed for another since. A walk does not undo what was done by it; what only
-     * makes the floor another one is over once its gates are through.
+     * The method that was begun in this cycle, and not changed for another since; what was done by a method counts again where
+     * somebody changes back to it. A walk does not undo what was done by it; what only makes the floor another one is over once its
+     * gates are through.
      */
     static Optional<Begun> begun(ZoneFacts zone, PrepNeed need, UnitSystem system) {
-        Optional<Instant> changed = wanted(zone).map(LogEntry::at);
+        Optional<LogEntry> wanted = wanted(zone);
         List<LogEntry> done = zone.unstruck().stream()
                 .filter(e -> !e.method().isEmpty() && e.layer().isEmpty())
-                .filter(e -> changed.map(at -> !e.at().isBefore(at)).orElse(true))
+                .filter(e -> wanted.map(
+                                w -> !e.at().isBefore(w.at()) || e.method().equals(w.subject()))
+                        .orElse(true))
                 .toList();
         return done.stream()
                 .reduce((a, b) -> b.at().isBefore(a.at()) ? a : b)

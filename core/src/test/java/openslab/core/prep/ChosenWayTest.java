@@ -218,4 +218,18 @@ public class ChosenWayTest {
         // a square of 4 m² is 8 m round
         assertEquals(cut.effort().amount().orElseThrow().base(), 8, 1e-9);
     }
+
+    /** Whoever changes his mind twice has lost nothing: what was ground is still ground. */
+    @Test
+    public void what_was_done_counts_again_when_its_way_is_chosen_again() {
+        Stories story = new Stories().surveyed().by("grind").ground();
+        story.method(20, "shot-blast", "the grinder is broken");
+        assertEquals(prep(story, 21).method(), "shot-blast");
+        assertEquals(prep(story, 21).mark(), Mark.NOT_STARTED);
+        story.method(22, "grind", "it is mended");
+        assertEquals(prep(story, 23).method(), "grind");
+        assertEquals(prep(story, 23).mark(), Mark.DONE);
+        story.at(new SiteLimits(false, true));
+        assertEquals(prep(story, 24).method(), "grind", "what was begun goes on");
+    }
 }
