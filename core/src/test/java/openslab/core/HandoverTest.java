@@ -43,6 +43,13 @@ public class HandoverTest {
         assertTrue(done.due().isPresent());
     }
 
+    @Test
+    public void before_its_last_coat_no_day_is_promised() {
+        Handover half = of(new Stories().surveyed().ground().coat(10, "primer"), 12);
+        assertEquals(half.laid().size(), 1);
+        assertTrue(!half.finished() && half.ladder().isEmpty() && half.due().isEmpty(), half.toString());
+    }
+
     /** Said the other way round, a floor is harmed by what was meant as care. */
     @Test
     public void what_harms_it_stands_apart_from_what_it_is_looked_after_with() {

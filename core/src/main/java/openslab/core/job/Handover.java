@@ -18,12 +18,18 @@ import openslab.core.system.BuildUp;
  * near it.
  *
  * @param laid from the floor upward, of every cycle that is still on it
+ * @param finished whether the last coat that was chosen is on
  * @param ladder from when on it may be used for what; of the last coat
  * @param care a sentence each
  * @param never what harms it, a sentence each
  */
 public record Handover(
-        List<Laid> laid, List<Free> ladder, Optional<Reseal> due, List<String> care, List<String> never) {
+        List<Laid> laid,
+        boolean finished,
+        List<Free> ladder,
+        Optional<Reseal> due,
+        List<String> care,
+        List<String> never) {
     /**
      * A layer that is on.
      *
@@ -59,8 +65,14 @@ public record Handover(
         var care = new ArrayList<String>();
         var never = new ArrayList<String>();
         sentences(service.care()).forEach(s -> (forbids(s) ? never : care).add(s));
+        boolean finished = service.started() == LayerReport.Started.COATED;
         return new Handover(
-                laid, laid.isEmpty() ? List.of() : ladder, service.reseal(), List.copyOf(care), List.copyOf(never));
+                laid,
+                finished,
+                finished ? ladder : List.of(),
+                service.reseal().filter(r -> finished),
+                List.copyOf(care),
+                List.copyOf(never));
     }
 
     private static String dry(Past.Laid laid, UnitSystem system) {

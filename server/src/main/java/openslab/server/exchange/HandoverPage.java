@@ -28,6 +28,9 @@ final class HandoverPage {
                         orNone(l.dry()),
                         page.at(l.on())));
         page.endTable();
+        if (!handover.finished()) {
+            page.tag("p class=\"hold\"", "Its last coat is not on yet: from when it may be used is not known.");
+        }
         if (!handover.ladder().isEmpty()) {
             page.tag("h3", "When it may be used");
             page.head("From then on", "on");
