@@ -4,6 +4,7 @@
   import type { BuildUpForm, BuildUpZone, JobHead, LayerForm, SheetView } from '../../api/types';
   import type { JobDesk } from '../../app/job.svelte';
   import { jobHref } from '../../app/route.svelte';
+  import CoreDrawing from '../../core-sample/CoreDrawing.svelte';
   import Button from '../../parts/Button.svelte';
   import { FormState } from '../../parts/form.svelte';
   import Trouble from '../../parts/Trouble.svelte';
@@ -129,6 +130,19 @@
       />
     {/each}
   </ol>
+  {#if layers.length > 0}
+    <a class="below" href={jobHref(job.id, zone.id, 'prep')}>
+      <span class="slab"
+        ><CoreDrawing
+          strata={zone.report.strata.slice(0, 1)}
+          name={job.facts.name + zone.report.name}
+          width={84}
+          height={90}
+        /></span
+      >
+      <span>What it lies on, and how that is made ready</span>
+    </a>
+  {/if}
   <div class="acts">
     {#each zone.more as more (more.id)}
       <Button disabled={sending.busy} onclick={() => void offer(more.id)}
@@ -186,6 +200,39 @@
   .soft {
     color: var(--ink-soft);
     font-size: 14px;
+  }
+
+  .below {
+    display: grid;
+    grid-template-columns: 84px 1fr;
+    gap: 24px;
+    align-items: center;
+    inline-size: fit-content;
+    padding-inline-start: 2px;
+    font-size: 14px;
+  }
+
+  /* drilled on from the lowest layer: no lid between them */
+  .slab {
+    block-size: 100px;
+    overflow: hidden;
+  }
+
+  .slab :global(svg) {
+    margin-block-start: -24px;
+  }
+
+  @media (max-width: 759px) {
+    .below {
+      grid-template-columns: 40px 1fr;
+      gap: 16px;
+    }
+
+    .slab :global(svg) {
+      inline-size: 40px;
+      block-size: auto;
+      margin-block-start: -11px;
+    }
   }
 
   .acts {

@@ -157,31 +157,63 @@
     grid-template-columns: minmax(130px, 1fr) minmax(0, 2fr) auto;
     gap: 4px 16px;
     align-items: center;
-    padding: 8px 0 8px 12px;
-    border-block-start: 1px solid var(--line);
-    border-inline-start: 10px solid var(--clear);
+    position: relative;
+    min-block-size: 62px;
+    padding-block: 8px;
+    padding-inline-start: 112px;
+    --slice: var(--clear);
+  }
+
+  /* its slice of the core, as it lies on the one below */
+  .layer::before {
+    content: '';
+    position: absolute;
+    inset-block: 0;
+    inset-inline-start: 4px;
+    inline-size: 84px;
+    background:
+      linear-gradient(
+        90deg,
+        rgb(0 0 0 / 42%),
+        rgb(0 0 0 / 8%) 18%,
+        rgb(255 255 255 / 22%) 38%,
+        rgb(0 0 0 / 6%) 70%,
+        rgb(0 0 0 / 46%)
+      ),
+      var(--slice);
+    border-block-end: 1px solid var(--ink);
+  }
+
+  /* what it is, on a line that leads out of it */
+  .layer::after {
+    content: '';
+    position: absolute;
+    inset-block-start: 50%;
+    inset-inline-start: 88px;
+    inline-size: 18px;
+    border-block-start: 1px solid var(--line-strong);
   }
 
   .layer[data-kind='PRIMER'] {
-    border-inline-start-color: var(--primer);
+    --slice: var(--primer);
   }
 
   .layer[data-kind='STAIN'],
   .layer[data-kind='ANTIQUE'] {
-    border-inline-start-color: var(--stain);
+    --slice: var(--stain);
   }
 
   .layer[data-kind='BASE'],
   .layer[data-kind='OVERLAY'] {
-    border-inline-start-color: var(--base);
+    --slice: var(--base);
   }
 
   .layer[data-kind='BODY'] {
-    border-inline-start-color: var(--body);
+    --slice: var(--body);
   }
 
   .layer[data-kind='BROADCAST'] {
-    border-inline-start-color: var(--flake);
+    --slice: var(--flake);
   }
 
   .name a {
@@ -218,6 +250,16 @@
   @media (max-width: 759px) {
     .layer {
       grid-template-columns: minmax(0, 1fr);
+      padding-inline-start: 58px;
+    }
+
+    .layer::before {
+      inline-size: 36px;
+    }
+
+    .layer::after {
+      inset-inline-start: 40px;
+      inline-size: 12px;
     }
   }
 </style>
