@@ -233,6 +233,7 @@ public class WashTest {
         assertEquals(Ratio.parse("r", "1:4").words(), "1 part into 4 of water (20.0 % of the mix)");
         assertEquals(
                 Ratio.parse("r", "12 oz/gal").words(), "12 oz/gal, 1 part into 10.67 of water (8.57 % of the mix)");
+        assertEquals(Ratio.parse("r", "4 water : 1").words(), "1 part into 4 of water (20.0 % of the mix)");
         assertEquals(Ratio.parse("r", "Neat").words(), "neat, no water");
         assertEquals(Ratio.parse("r", " 1 : 4 ").typed(), "1 : 4");
     }

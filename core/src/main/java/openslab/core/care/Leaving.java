@@ -9,10 +9,12 @@ import openslab.core.product.ProductSheet;
 public final class Leaving {
     private Leaving() {}
 
-    /** A sentence each, in the order in which it is done. @param top what went on last */
-    public static List<String> after(ProductSheet top, Exposure exposure) {
+    /** A sentence each, in the order in which it is done. @param top what went on last; {@code taped} whether anything was masked */
+    public static List<String> after(ProductSheet top, Exposure exposure, boolean taped) {
         var things = new ArrayList<String>();
-        things.add(tape(top));
+        if (taped) {
+            things.add(tape(top));
+        }
         if (exposure == Exposure.INDOORS) {
             things.add(
                     switch (top.traits().chemistry()) {
@@ -27,7 +29,9 @@ public final class Leaving {
             things.add("Photograph it in sun and in shade: that is the colour that was agreed.");
         }
         things.add(tools(top));
-        things.add("Trim and caulk go back last, once it may be walked on.");
+        if (exposure == Exposure.INDOORS) {
+            things.add("Trim and caulk go back last, once it may be walked on.");
+        }
         return List.copyOf(things);
     }
 

@@ -71,7 +71,12 @@ public record ServiceReport(
                 reseal,
                 whyNot,
                 floor.sheet().care(),
-                cures ? Leaving.after(layer.sheet(), zone.exposure()) : List.of(),
+                cures
+                        ? Leaving.after(
+                                layer.sheet(),
+                                zone.exposure(),
+                                PrepLog.masking(zone).isPresent())
+                        : List.of(),
                 UseAsks.of(
                         zone.use(),
                         zone.exposure(),

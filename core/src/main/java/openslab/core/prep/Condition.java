@@ -139,8 +139,7 @@ public record Condition(
     }
 
     private boolean stays(PrepNeed need) {
-        Set<String> stay = need.asks().films(substrate).stay();
-        return found.stream().anyMatch(d -> stay.contains(d.sign()));
+        return need.asks().films(substrate).stay().stream().map(BY_SIGN::get).anyMatch(found::contains);
     }
 
     /** Whether water says anything of it: concrete and its overlays, where no film stays on. */

@@ -185,9 +185,12 @@ public record PrepPlan(
         return in(all);
     }
 
-    /** The same plan for a patch: its edge is cut right after it is cleared, before anything is opened. */
+    /**
+     * The same plan for a patch: where its old film is taken off by machine, its edge is cut right after it is cleared. What is only
+     * washed or etched has no edge to cut.
+     */
     public PrepPlan cut(Step edge) {
-        if (steps.isEmpty() || method.map(PrepMethod::looksAgain).orElse(true)) {
+        if (method.filter(PrepMethod::takesTheCap).isEmpty()) {
             return this;
         }
         var all = new ArrayList<>(steps);

@@ -18,6 +18,9 @@ public final class Works {
     public static final String MASKING_FILM = "Roll of film";
 
     private static final double SEVEN_INCH_M = 0.1778;
+    /** 4 1/2 in. */
+    private static final double SMALL_WHEEL_M = 0.1143;
+
     private static final double BRISTLE_M = 0.0001;
     /** A glaze is dulled by microns, not cut through. */
     private static final double DULLED_M = 0.000005;
@@ -151,12 +154,12 @@ public final class Works {
     public static final Work CHASE = Work.of(
                     "chase", "Chase cracks open", Per.EDGE, 12, SAW, GOGGLES, EARS, VACUUM, RESPIRATOR)
             .dust(0, SilicaTask.HAND_GRINDER)
-            .wheel(0.1143)
+            .wheel(SMALL_WHEEL_M)
             .wears("Diamond blade", 150);
     public static final Work CUT_EDGE = Work.of(
                     "cut-edge", "Cut the edge", Per.EDGE, 12, SAW, CHALK_LINE, GOGGLES, EARS, VACUUM, RESPIRATOR)
             .dust(0, SilicaTask.HAND_GRINDER)
-            .wheel(0.1143)
+            .wheel(SMALL_WHEEL_M)
             .wears("Diamond blade", 150);
     public static final Work FILL = Work.of("fill", "Fill cracks and joints", Per.EDGE, 8, MIXER, GLOVES)
             .draws("Roll of reinforcing tape", 25);

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import openslab.core.Stories;
 import openslab.core.course.work.Paces;
+import openslab.core.floor.Ground;
 import openslab.core.floor.Substrate;
 import openslab.core.job.CycleKind;
 import openslab.core.job.LayerChoice;
@@ -22,8 +23,12 @@ import openslab.core.prep.Opening.Manner;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.Films;
+import openslab.core.survey.Site;
 import openslab.core.survey.Verdict;
 import openslab.core.survey.area.Defect;
+import openslab.core.survey.area.DefectArea;
+import openslab.core.survey.judge.Areas;
 import org.testng.annotations.Test;
 
 /** A way of preparing is chosen among those that fit, goes on once it is begun, and knows what the shop laid itself. */
@@ -231,5 +236,19 @@ public class ChosenWayTest {
         assertEquals(prep(story, 23).mark(), Mark.DONE);
         story.at(new SiteLimits(false, true));
         assertEquals(prep(story, 24).method(), "grind", "what was begun goes on");
+    }
+
+    /** An acrylic is made to lie on an old sealer, and on no wax: the walk-over has one word for both, whoever draws it has two. */
+    @Test
+    public void what_stays_is_the_sealer_and_not_the_wax_on_it() {
+        var films = new Films(Set.of(), Set.of(Films.SEALER, Films.COATING), true);
+        var site = new Site(
+                Stories.LIMITS, Substrate.BARE_CONCRETE, Ground.BARE, films, 80, UnitSystem.METRIC, Stories.START);
+        for (Defect defect : Defect.values()) {
+            var area = new DefectArea("k", defect, "Door", List.of(), 2, Stories.START);
+            var judged = new Areas.Judged(area, "", Optional.empty());
+            boolean stays = Areas.findings(List.of(judged), site).get(0).verdict() == Verdict.GO;
+            assertEquals(stays, defect == Defect.SEALER || defect == Defect.PAINT, defect.toString());
+        }
     }
 }

@@ -37,9 +37,7 @@ class BuyingFileController {
 
     @GetMapping(value = "/order.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> orderPage(@PathVariable UUID jobId) {
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"order.pdf\"")
-                .body(Pdf.of(takeOffs.read(jobId, OrderPage::of)));
+        return Pdf.shown("order.pdf", takeOffs.read(jobId, OrderPage::of));
     }
 
     private static ResponseEntity<byte[]> file(String name, byte[] bytes) {

@@ -5,7 +5,6 @@ import openslab.core.job.Handover;
 import openslab.server.job.KnownZone;
 import openslab.server.job.ZoneReader;
 import openslab.server.system.Systems;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -28,9 +27,7 @@ class HandoverPageController {
     @GetMapping(value = "/{jobId}/{zoneId}.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     ResponseEntity<byte[]> page(@PathVariable UUID jobId, @PathVariable UUID zoneId) {
         String page = reader.zone(jobId, zoneId, this::written);
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"handover.pdf\"")
-                .body(Pdf.of(page));
+        return Pdf.shown("handover.pdf", page);
     }
 
     private String written(KnownZone zone) {

@@ -10,6 +10,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 
 /** XHTML with our own fonts to PDF; nothing is fetched from anywhere. */
 final class Pdf {
@@ -24,6 +26,13 @@ final class Pdf {
     }
 
     private Pdf() {}
+
+    /** A page that the browser shows, and keeps under {@code name}. */
+    static ResponseEntity<byte[]> shown(String name, String xhtml) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"" + name + "\"")
+                .body(of(xhtml));
+    }
 
     static byte[] of(String xhtml) {
         var out = new ByteArrayOutputStream();

@@ -2,7 +2,6 @@ package openslab.server.exchange;
 
 import java.util.UUID;
 import openslab.server.prep.PrepSheets;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -30,8 +29,6 @@ class PrepSheetPageController {
                         r.zone().report(),
                         r.sheet(),
                         r.zone().now()));
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"preparation-sheet.pdf\"")
-                .body(Pdf.of(page));
+        return Pdf.shown("preparation-sheet.pdf", page);
     }
 }

@@ -5,7 +5,6 @@ import java.util.UUID;
 import openslab.core.job.CandidateReport;
 import openslab.server.job.ZoneReader;
 import openslab.server.system.Candidates;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,8 +35,6 @@ class SurveyReportController {
                     .toList();
             return SurveyReport.of(job.stored().facts(), reports, job.now(), working);
         });
-        return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "inline; filename=\"slab-survey.pdf\"")
-                .body(Pdf.of(page));
+        return Pdf.shown("slab-survey.pdf", page);
     }
 }

@@ -164,7 +164,7 @@ public record Work(
                     "how", "Done otherwise than it says", 80, "2500 psi, a hand away, rinsed four times")
             .ifWanted();
 
-    /** What is keyed in when it is done; a pace is learned where all of it is. */
+    /** What is keyed in when it is done; a pace is learned where every number of it is. */
     public List<Field> doneFields() {
         var fields = new ArrayList<Field>();
         if (per != Per.ONCE) {

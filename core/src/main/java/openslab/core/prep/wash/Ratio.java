@@ -148,7 +148,7 @@ public record Ratio(double water, String typed, double bagL) {
         }
         return water == 0
                 ? "neat, no water"
-                : (typed.matches(".*[a-z].*") ? typed + ", " : "") + "1 part into "
+                : (typed.contains("/") ? typed + ", " : "") + "1 part into "
                         + Show.number(water, water == Math.rint(water) ? 0 : 2) + " of water ("
                         + Show.number(100 * share(), share() < 0.1 ? 2 : 1) + " % of the mix)";
     }

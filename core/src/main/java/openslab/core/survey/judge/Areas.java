@@ -16,6 +16,7 @@ import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Worksheet;
+import openslab.core.survey.Films;
 import openslab.core.survey.Finding;
 import openslab.core.survey.Reading;
 import openslab.core.survey.Readings;
@@ -81,6 +82,14 @@ public final class Areas {
         return judged.stream().map(j -> finding(j, site)).toList();
     }
 
+    /** Wax, adhesive and curing compound are what nothing is made to lie on, whatever the walk-over calls them. */
+    private static boolean stays(Defect defect, Site site) {
+        Films films = site.films();
+        return (defect == Defect.SEALER || defect == Defect.PAINT)
+                && (films.stay().contains(defect.sign())
+                        || site.ground().isFilm() && films.own().contains(defect.sign()));
+    }
+
     private static Finding finding(Judged judged, Site site) {
         DefectArea area = judged.area();
         Defect defect = area.defect();
@@ -96,7 +105,7 @@ public final class Areas {
                     TestMethods.of(defect.proof(site.substrate())).about().title() + " at "
                             + judged.gone().get().place() + " showed it.");
         }
-        if (site.films().expects(defect.sign())) {
+        if (stays(defect, site)) {
             return finding.go(what + " at " + area.name() + " stays", "What goes on is made to lie on it.");
         }
         String then = defect.proof(site.substrate()).isEmpty() ? "" : ", until " + defect.proofWords(site.substrate());
