@@ -1787,6 +1787,8 @@ export interface components {
             /** Format: double */
             dcofMin: number;
             /** Format: double */
+            fallMax: number;
+            /** Format: double */
             pullOffMinMpa: number;
             /** Format: double */
             resistanceMaxOhm: number;
@@ -1861,6 +1863,10 @@ export interface components {
             kind: string;
             measures: string[];
             side: string;
+        };
+        BoxOf: {
+            slug: string;
+            things: string[];
         };
         BoxedForm: {
             by: string;
@@ -2173,7 +2179,7 @@ export interface components {
             colour: string;
             /** Format: int32 */
             count: number;
-            faults: ("LUMPS" | "WRONG_TINT" | "DAMAGED")[];
+            faults: ("LUMPS" | "WRONG_TINT" | "DAMAGED" | "MISSING")[];
             id: string;
             lot: string;
             maker: string;
@@ -2201,6 +2207,7 @@ export interface components {
             faults?: string[];
             lot?: string;
             maker?: string;
+            missing?: string[];
             note?: string;
             number: string;
             ordered?: string;
@@ -2503,6 +2510,7 @@ export interface components {
             y: number;
         };
         Handling: {
+            box: string[];
             /** Format: double */
             combineMin: number;
             dosing: components["schemas"]["Dosing"];
@@ -2766,6 +2774,7 @@ export interface components {
         };
         LayerPart: {
             id: string;
+            indoors?: boolean;
             /** @enum {string} */
             role: "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH";
             sheet: string;
@@ -4334,6 +4343,7 @@ export interface components {
             title: string;
         };
         TakeOffView: {
+            boxes: components["schemas"]["BoxOf"][];
             /** Format: int64 */
             changes: number;
             /** Format: int32 */

@@ -55,6 +55,8 @@
   });
   let faults = $state<string[]>([]);
   let boxed = $state(false);
+  let there = $state<string[]>([]);
+  const box = $derived(view.boxes.find((b) => b.slug === picked?.slug)?.things ?? []);
   const sending = new Signing();
 
   async function save(event: SubmitEvent) {
@@ -67,6 +69,7 @@
       pack: picked.pack,
       ordered: picked.colour,
       faults,
+      missing: there.length > 0 ? box.filter((thing) => !there.includes(thing)) : [],
       boxed,
       ...said,
     };
@@ -128,6 +131,22 @@
         fault={sending.fault('colour')}
       />
     </div>
+    {#if box.length > 0}
+      <fieldset>
+        <legend>In every box, ticked off</legend>
+        {#each box as thing (thing)}
+          <label
+            ><input type="checkbox" value={thing} bind:group={there} /> <span>{thing}</span></label
+          >
+        {/each}
+        {#if there.length > 0 && there.length < box.length}
+          <p class="missing">
+            Not ticked: {box.filter((thing) => !there.includes(thing)).join(', ')}. It is noted as
+            missing.
+          </p>
+        {/if}
+      </fieldset>
+    {/if}
     <fieldset>
       <legend>Lids off, stirred, looked at</legend>
       {#each view.faults as fault (fault.id)}
@@ -185,6 +204,12 @@
     display: flex;
     flex-wrap: wrap;
     gap: 0 18px;
+  }
+
+  .missing {
+    inline-size: 100%;
+    margin: 0;
+    color: var(--stop);
   }
 
   label {

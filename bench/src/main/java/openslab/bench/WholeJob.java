@@ -46,7 +46,7 @@ public class WholeJob {
             .toList();
 
     private static FloorSystem system(String id) {
-        var layer = new FloorSystem.Layer("primer", "Primer", LayerRole.PRIMER, "primer", "", "", "");
+        var layer = new FloorSystem.Layer("primer", "Primer", LayerRole.PRIMER, "primer", "", "", "", false);
         return new FloorSystem(
                 id,
                 id,

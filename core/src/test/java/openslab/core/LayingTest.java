@@ -346,7 +346,7 @@ public class LayingTest {
     public void rain_is_a_clock_where_it_rains() {
         var liquid = Stories.liquid("Clear", LayerRole.CLEAR, 5, Map.of());
         var handling = new openslab.core.product.Handling(
-                0, 0, 0, "", openslab.core.product.Fan.UNSAID, 360, 0, openslab.core.product.Dosing.SILENT);
+                0, 0, 0, "", List.of(), openslab.core.product.Fan.UNSAID, 360, 0, openslab.core.product.Dosing.SILENT);
         var sheet = new ProductSheet(
                 liquid.slug(),
                 liquid.name(),

@@ -215,7 +215,7 @@ public class PracticesTest {
     }
 
     private static FloorSystem.Layer layer(String id, LayerRole role, String sheet, String water, String when) {
-        return new FloorSystem.Layer(id, id, role, sheet, water, "", when);
+        return new FloorSystem.Layer(id, id, role, sheet, water, "", when, false);
     }
 
     private static final FloorSystem SEALED = system(

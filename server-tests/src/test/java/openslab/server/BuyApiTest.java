@@ -131,6 +131,33 @@ public class BuyApiTest extends OnApp {
                 404);
     }
 
+    /** A box is ticked off when it comes: a missing bag of chips is no surprise after the first stir. */
+    @Test
+    public void what_is_not_in_the_box_is_noted_on_arrival() {
+        Floor floor = app.floor("Cart shed");
+        app.put(floor.zonePath() + "/layers", 2, Map.of("system", "garage-kit"));
+        JsonNode box = takeOff(floor)
+                .path("boxes")
+                .valueStream()
+                .filter(b -> b.path("slug").asString().equals("garage-paint"))
+                .findFirst()
+                .orElseThrow()
+                .path("things");
+        assertEquals(box.size(), 4, box.toString());
+        Map<String, Object> lacking =
+                delivery("garage-paint", "Kit, 2.5 gal", "1", "lot", "G1", "note", "left at the gate");
+        lacking.put("missing", List.of(box.get(3).asString()));
+        JsonNode came = app.post(floor.path() + "/deliveries", lacking).body().at("/takeOff/delivered/came/0");
+        assertEquals(came.path("sound").asBoolean(), false);
+        assertTrue(rules(came.path("findings")).contains("delivery.missing"), came.toString());
+        assertEquals(came.at("/delivery/note").asString(), "Not in the box: bag of chips. left at the gate");
+        // what its sheet does not count up cannot be missing from it
+        lacking.put("missing", List.of("a roller"));
+        Answer refused = app.post(floor.path() + "/deliveries", lacking);
+        assertEquals(refused.faultyFields(), List.of("missing"));
+        assertTrue(refused.text().contains("bag of etch"), refused.text());
+    }
+
     /** Ordered and come: who opens the file reckons with both, and a damaged one is told where. */
     @Test
     public void what_was_bought_travels_in_the_job_file() {

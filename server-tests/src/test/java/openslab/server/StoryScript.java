@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import openslab.core.system.LayUp;
 import openslab.server.App.Answer;
@@ -377,12 +378,12 @@ final class StoryScript {
                                 .asString()
                                 .substring(0, 10);
                     case "next" -> report.path("next").path("what").asString();
-                    case "caution" ->
+                    case "caution", "does" ->
                         Boolean.toString(
-                                step(report, w[2]).path("caution").asString().contains(w[3]));
+                                step(report, w[2]).path(w[1]).asString().contains(w[3]));
                     default -> throw new AssertionError(where() + ": nobody knows " + w[1]);
                 };
-        String wanted = w[1].equals("caution") ? "true" : w[w.length - 1];
+        String wanted = Set.of("caution", "does").contains(w[1]) ? "true" : w[w.length - 1];
         assertEquals(
                 found,
                 wanted,

@@ -41,7 +41,8 @@ public record Delivery(
     public enum Fault {
         LUMPS("Hard lumps, or it will not stir smooth"),
         WRONG_TINT("The tint is not what was ordered"),
-        DAMAGED("Dented, leaking or frozen");
+        DAMAGED("Dented, leaking or frozen"),
+        MISSING("Something that belongs in the box is not in it");
 
         private final String label;
 

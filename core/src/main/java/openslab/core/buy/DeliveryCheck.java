@@ -130,6 +130,16 @@ public record DeliveryCheck(List<JudgedDelivery> came, List<Finding> together, L
                             "What leaked no longer has its ratio, and what froze may have parted.",
                             "Send it back."));
         }
+        if (d.faults().contains(Delivery.Fault.MISSING)) {
+            all.add(
+                    Finding.of("delivery.missing", d.lot())
+                            .measured(Delivery.Fault.MISSING.label())
+                            .needed("all that its box lists", EYES)
+                            .stop(
+                                    "not all in the box",
+                                    "What is found missing after the first stir is fetched while the bucket heats up.",
+                                    "Have what is missing brought, or the box changed, before the day of the coat; then note it again."));
+        }
         if (d.faults().contains(Delivery.Fault.WRONG_TINT) || d.isOdd()) {
             String seen = d.isOdd() ? d.colour() : Delivery.Fault.WRONG_TINT.label();
             all.add(Finding.of("delivery.tint", d.lot())

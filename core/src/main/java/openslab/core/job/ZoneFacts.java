@@ -59,10 +59,12 @@ import openslab.core.survey.area.DefectArea;
 import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.Climate;
 import openslab.core.survey.method.ConcreteAge;
+import openslab.core.survey.method.FallAndFace;
 import openslab.core.survey.method.TestMethods;
 import openslab.core.survey.method.WaterDrop;
 import openslab.core.survey.place.Placement;
 import openslab.core.system.LayerChecks;
+import openslab.core.system.ToolByFace;
 
 /**
  * What is known of a zone, and what was chosen for it. The log is sifted once: everything derived asks it again and again.
@@ -338,7 +340,13 @@ public final class ZoneFacts {
 
     /** A layer's steps as they are done here. */
     List<Step> steps(LayerChoice layer) {
-        return steps.computeIfAbsent(layer, l -> settings.practices().laid(l.steps(), l.sheet(), surroundings()));
+        return steps.computeIfAbsent(layer, l -> {
+            List<Step> laid = settings.practices().laid(l.steps(), l.sheet(), surroundings());
+            return FallAndFace.rough(survey.found())
+                    .map(rough ->
+                            laid.stream().map(s -> ToolByFace.on(s, rough)).toList())
+                    .orElse(laid);
+        });
     }
 
     /** How old its concrete was when this cycle began, or when that was read if it was later; min. Empty where nobody said. */

@@ -124,7 +124,9 @@ public record Practices(Map<String, School> chosen) {
     /** What of a system is laid here where nobody says more. */
     public List<FloorSystem.Layer> proposed(FloorSystem system, Place place) {
         return system.layers().stream()
-                .filter(l -> !l.isOptional() || followed().stream().anyMatch(s -> s.lays(l, system, place)))
+                .filter(l -> !l.isOptional()
+                        || l.indoors() && !place.outdoors()
+                        || followed().stream().anyMatch(s -> s.lays(l, system, place)))
                 .map(l -> as(l, place))
                 .toList();
     }

@@ -16,6 +16,7 @@ import openslab.core.survey.area.Defect;
 import openslab.core.survey.judge.Survey;
 import openslab.core.survey.method.OldFloor;
 import openslab.core.survey.method.ProfileComparison;
+import openslab.core.survey.method.ReleaseCheck;
 import openslab.core.survey.method.WalkOver;
 import openslab.core.survey.method.WaterDrop;
 
@@ -113,6 +114,9 @@ public record Condition(
                 }
             }
         });
+        if (ReleaseCheck.loose(survey.found()) && substrate == Substrate.STAMPED && !ground.isFilm()) {
+            found.add(Defect.RELEASE_POWDER);
+        }
         var drops = survey.found().current(WaterDrop.ID);
         Optional<Boolean> beads = drops.isEmpty()
                 ? Optional.empty()

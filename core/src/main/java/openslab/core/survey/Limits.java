@@ -42,6 +42,7 @@ public record Limits(
      * @param strengthMinMpa compressive strength of the concrete below an overlay; 0 where the sheet does not ask
      * @param thicknessMinM of that concrete; 0 where the sheet does not ask
      * @param airMinC of the air, as against the slab; infinite where the sheet does not ask, {@code airMaxC} likewise
+     * @param fallMax of the floor, rise over run, for what flows on it; infinite where the sheet does not ask
      */
     public record Asks(
             double pullOffMinMpa,
@@ -51,13 +52,27 @@ public record Limits(
             double strengthMinMpa,
             double thicknessMinM,
             double airMinC,
-            double airMaxC) {
-        public static final Asks NOTHING =
-                new Asks(0, 0, Double.POSITIVE_INFINITY, 0, 0, 0, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
+            double airMaxC,
+            double fallMax) {
+        public static final Asks NOTHING = new Asks(
+                0,
+                0,
+                Double.POSITIVE_INFINITY,
+                0,
+                0,
+                0,
+                Double.NEGATIVE_INFINITY,
+                Double.POSITIVE_INFINITY,
+                Double.POSITIVE_INFINITY);
 
         /** Whether it says how warm the air is to be. */
         public boolean air() {
             return Double.isFinite(airMinC) || Double.isFinite(airMaxC);
+        }
+
+        /** Whether what goes on flows: it is looked at first how the floor falls. */
+        public boolean flows() {
+            return Double.isFinite(fallMax);
         }
 
         /** Whether what goes on is carried by the concrete below it. */
@@ -140,7 +155,8 @@ public record Limits(
                         most(all, l -> l.asks.strengthMinMpa),
                         most(all, l -> l.asks.thicknessMinM),
                         most(all, l -> l.asks.airMinC),
-                        least(all, l -> l.asks.airMaxC)),
+                        least(all, l -> l.asks.airMaxC),
+                        least(all, l -> l.asks.fallMax)),
                 sheet);
     }
 

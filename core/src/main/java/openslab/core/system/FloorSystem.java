@@ -47,12 +47,20 @@ public record FloorSystem(
      * @param sheet the slug of the sheet it is usually laid of
      * @param way how it is laid; empty where that is as its material usually is
      * @param water the slug of the sheet that water carries, where {@code sheet} is one that solvent carries; empty elsewhere
-     * @param when why it would be laid, where it is not always
+     * @param when why it would be laid, where it is not always; {@code indoors} whether it is laid indoors where nobody says otherwise
      */
-    public record Layer(String id, String title, LayerRole role, String sheet, String water, String way, String when) {
+    public record Layer(
+            String id,
+            String title,
+            LayerRole role,
+            String sheet,
+            String water,
+            String way,
+            String when,
+            boolean indoors) {
         /** The same layer, laid of another sheet. */
         public Layer of(String slug) {
-            return new Layer(id, title, role, slug, water, way, when);
+            return new Layer(id, title, role, slug, water, way, when, indoors);
         }
 
         /** Whether it is laid only where somebody wants it. */

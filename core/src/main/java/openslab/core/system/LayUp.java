@@ -79,7 +79,8 @@ public final class LayUp {
         @Override
         public String label() {
             String tool = sheet.handling().tool();
-            return sheet.name() + (tool.isEmpty() ? "" : "; " + tool);
+            String box = String.join(", ", sheet.handling().box());
+            return sheet.name() + (box.isEmpty() ? "" : ": " + box) + (tool.isEmpty() ? "" : "; " + tool);
         }
 
         @Override

@@ -134,7 +134,7 @@ public class BuyingTest {
 
     private static ProductSheet keeping(double minutes) {
         ProductSheet s = Buys.sold(List.of());
-        var handling = new Handling(0, 0, 0, "", Fan.UNSAID, 0, minutes, Dosing.SILENT);
+        var handling = new Handling(0, 0, 0, "", List.of(), Fan.UNSAID, 0, minutes, Dosing.SILENT);
         return new ProductSheet(
                 s.slug(),
                 s.name(),

@@ -74,7 +74,7 @@ public class RecipeTest {
                 plain.kits(),
                 plain.resealYears(),
                 plain.traits(),
-                new Handling(2, 3, 5, "", Fan.UNSAID, 0, 0, dosing),
+                new Handling(2, 3, 5, "", List.of(), Fan.UNSAID, 0, 0, dosing),
                 plain.advice());
     }
 

@@ -48,7 +48,7 @@ public class CandidateTest {
     }
 
     private static Candidate candidate(String id, List<ProductSheet> sheets) {
-        var layer = new FloorSystem.Layer("coat", "Coat", LayerRole.PRIMER, id, "", "", "");
+        var layer = new FloorSystem.Layer("coat", "Coat", LayerRole.PRIMER, id, "", "", "", false);
         var system = new FloorSystem(
                 id,
                 id,

@@ -12,7 +12,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import openslab.core.buy.Bill;
+import openslab.core.buy.Buying;
 import openslab.core.buy.Delivery;
 import openslab.core.buy.Losses;
 import openslab.core.job.JobTakeOff;
@@ -47,7 +50,7 @@ class BuyController {
      * @param together the jobs that are bought for together, this one among them; {@code others} those that could be
      * @param enough floors after which the crew's own losses are used
      * @param orders what went out, newest first
-     * @param faults that may be found with what came
+     * @param faults that may be found with what came; {@code boxes} what lies in one box of each sheet that counts it up
      */
     record TakeOffView(
             long changes,
@@ -56,7 +59,11 @@ class BuyController {
             JobTakeOff takeOff,
             int enough,
             List<OrderBook.PlacedOrder> orders,
-            List<Named> faults) {}
+            List<Named> faults,
+            List<BoxOf> boxes) {}
+
+    /** @param things piece by piece, as somebody ticks them off on arrival */
+    record BoxOf(String slug, List<String> things) {}
 
     record JobName(UUID id, String name) {}
 
@@ -72,6 +79,7 @@ class BuyController {
     /**
      * @param pack the label of one that the sheet lists, or {@code size} of another
      * @param size with its unit
+     * @param missing of what its sheet has in the box
      */
     record DeliveryForm(
             String slug,
@@ -84,6 +92,7 @@ class BuyController {
             @Nullable String lot,
             @Nullable String bestBefore,
             @Nullable List<String> faults,
+            @Nullable List<String> missing,
             @Nullable Boolean boxed,
             @Nullable String note,
             @Nullable String at,
@@ -94,6 +103,8 @@ class BuyController {
     record StrikeForm(String by) {}
 
     private static final int MOST_TOGETHER = 30;
+    /** What is missing is told before it, and both are one line of the book. */
+    private static final int MOST_NOTE = 1800;
 
     private final TakeOffs takeOffs;
     private final OrderBook book;
@@ -147,8 +158,19 @@ class BuyController {
                     newestFirst(r.orders()),
                     Arrays.stream(Delivery.Fault.values())
                             .map(f -> new Named(f.name(), f.label()))
-                            .toList());
+                            .toList(),
+                    boxes(r.takeOff()));
         });
+    }
+
+    private List<BoxOf> boxes(JobTakeOff takeOff) {
+        return takeOff.bill().materials().stream()
+                .map(Buying::slug)
+                .distinct()
+                .flatMap(slug -> sheets.onShelf(slug).stream())
+                .map(s -> new BoxOf(s.sheet().slug(), s.sheet().handling().box()))
+                .filter(b -> !b.things().isEmpty())
+                .toList();
     }
 
     private static List<OrderBook.PlacedOrder> newestFirst(List<OrderBook.PlacedOrder> orders) {
@@ -297,7 +319,12 @@ class BuyController {
                 found.add(fault);
             }
         }
-        String note = faults.prose("note", form.note(), 2000);
+        String missing =
+                missing(faults, form, sheet.map(s -> s.handling().box()).orElse(List.of()));
+        if (!missing.isEmpty()) {
+            found.add(Delivery.Fault.MISSING);
+        }
+        String note = faults.prose("note", form.note(), MOST_NOTE);
         Instant at = isBlank(form.at()) ? now : faults.moment("at", form.at(), now.plusSeconds(600));
         String by = faults.line("by", form.by(), 1, 60);
         faults.check();
@@ -319,7 +346,19 @@ class BuyController {
                 Optional.ofNullable(best),
                 found,
                 Boolean.TRUE.equals(form.boxed()),
-                note);
+                Stream.of(missing, note).filter(t -> !isBlank(t)).collect(Collectors.joining(" ")));
+    }
+
+    /** What is not in the box, as a sentence; empty where all of it is. */
+    private static String missing(Faults faults, DeliveryForm form, List<String> box) {
+        List<String> missing = form.missing() == null ? List.of() : form.missing();
+        List<String> strange = missing.stream()
+                .filter(m -> box.stream().noneMatch(thing -> thing.equals(m)))
+                .toList();
+        if (!strange.isEmpty()) {
+            faults.add("missing", strange, box.isEmpty() ? "nothing: its sheet lists no box" : String.join(", ", box));
+        }
+        return missing.isEmpty() || !strange.isEmpty() ? "" : "Not in the box: " + String.join(", ", missing) + ".";
     }
 
     /** Of a pack that the sheet lists, or as it was measured. */

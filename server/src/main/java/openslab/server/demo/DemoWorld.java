@@ -225,6 +225,7 @@ class DemoWorld implements ApplicationRunner {
                 .hoursAgo(9)
                 .walkOver()
                 .reading("rust", "", "rust", "light", "scale", "no")
+                .reading("fall", "", "fall", "ramp", "face", "smooth")
                 .climate("58 °F", "66 %", "57 °F");
         gangway.hoursAgo(8)
                 .done("fix-loose")

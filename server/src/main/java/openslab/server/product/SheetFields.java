@@ -49,6 +49,14 @@ final class SheetFields {
                     .ifWanted(),
             Field.quantity("airRh", "Humidity of the air below", Unit.PERCENT, 10, 100, ""),
             Field.quantity("dewMargin", "Above dew point at least", Unit.FAHRENHEIT_DEGREE, Unit.KELVIN, 0, 20, ""),
+            Field.quantity(
+                            "fall",
+                            "The floor falls at most",
+                            Unit.PERCENT,
+                            0,
+                            100,
+                            "only where it flows; 1/4 in a foot is 2 %")
+                    .ifWanted(),
             Field.quantity("minAge", "Concrete age at least", Unit.DAY, 0, 1000, ""),
             Field.quantity("cspMin", "Profile at least (CSP)", Unit.ONE, 1, 10, ""),
             Field.quantity("cspMax", "Profile at most (CSP)", Unit.ONE, 1, 10, ""),
@@ -173,6 +181,7 @@ final class SheetFields {
             Field.quantity("stand", "Stands before use", Unit.MINUTE, 0, 240, "")
                     .ifWanted(),
             Field.words("tool", "Put on with", 80, "3/8 in nap roller, 9 in").ifWanted(),
+            Field.words("box", "In one box", 80, "can A; can B; bag of chips").ifWanted(),
             Field.choice(
                             "fan",
                             "A fan",

@@ -256,7 +256,8 @@ final class SheetReader {
                         asked(v, "strength", 0),
                         asked(v, "thickness", 0),
                         asked(v, "airMin", Double.NEGATIVE_INFINITY),
-                        asked(v, "airMax", Double.POSITIVE_INFINITY)),
+                        asked(v, "airMax", Double.POSITIVE_INFINITY),
+                        asked(v, "fall", Double.POSITIVE_INFINITY) / 100),
                 name);
     }
 

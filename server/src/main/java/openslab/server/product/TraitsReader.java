@@ -1,6 +1,7 @@
 package openslab.server.product;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
@@ -97,7 +98,11 @@ final class TraitsReader {
                 number("stir"),
                 number("combine"),
                 number("stand"),
-                handled.containsKey("tool") ? handled.get("tool").typed() : "",
+                words("tool"),
+                Arrays.stream(words("box").split(";"))
+                        .map(String::strip)
+                        .filter(thing -> !thing.isEmpty())
+                        .toList(),
                 handled.containsKey("fan")
                         ? Fan.valueOf(handled.get("fan").typed().toUpperCase(Locale.ROOT))
                         : Fan.UNSAID,
@@ -109,6 +114,10 @@ final class TraitsReader {
                         number("atOnce"),
                         number("grit") / 100,
                         number("thin") / 100));
+    }
+
+    private String words(String field) {
+        return handled.containsKey(field) ? handled.get(field).typed() : "";
     }
 
     private double number(String field) {

@@ -84,7 +84,7 @@ public record SystemForm(
      * @param sheet the slug of the sheet it is usually laid of
      * @param water the slug of the sheet that water carries, where {@code sheet} is one that solvent carries
      * @param way how it is laid, by the id of a way; or {@code steps}, its own; as its material usually is where it has neither
-     * @param when why it would be laid, where it is not always
+     * @param when why it would be laid, where it is not always; {@code indoors} whether it is laid indoors where nobody says otherwise
      */
     public record LayerPart(
             String id,
@@ -94,7 +94,8 @@ public record SystemForm(
             @Nullable String water,
             @Nullable String way,
             @Nullable List<StepPart> steps,
-            @Nullable String when) {}
+            @Nullable String when,
+            @Nullable Boolean indoors) {}
 
     /** A way of laying that several systems share. */
     record WayForm(List<StepPart> steps) {}

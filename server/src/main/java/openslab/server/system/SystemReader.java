@@ -167,7 +167,8 @@ final class SystemReader {
         String when = part.when() == null ? "" : part.when();
         return id == null || title == null || role == null || sheet == null || water == null
                 ? Optional.empty()
-                : Optional.of(new FloorSystem.Layer(id, title, role, sheet, water, way, when));
+                : Optional.of(new FloorSystem.Layer(
+                        id, title, role, sheet, water, way, when, Boolean.TRUE.equals(part.indoors())));
     }
 
     private Optional<Way> ofSteps(String id, List<SystemForm.StepPart> parts, String path) {

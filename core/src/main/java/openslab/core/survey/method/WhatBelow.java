@@ -109,10 +109,15 @@ public final class WhatBelow implements TestMethod {
 
     @Override
     public List<Finding> judge(Reading r, Site site) {
-        if (!site.limits().moisture()) {
-            return List.of();
-        }
         var finding = Finding.of(ID, r).measured(found(r, site)).needed("known, and dry or tested", RULE);
+        if (!site.limits().moisture()) {
+            return r.choice("lies").equals("unknown")
+                    ? List.of(finding.watch(
+                            "nobody knows what it lies on",
+                            "Whatever lets go below takes everything above it along, and nobody promised for it.",
+                            "Leave what lies below out of the promise, in writing, before the price is agreed."))
+                    : List.of();
+        }
         return List.of(
                 switch (r.choice("lies")) {
                     case "dry" -> finding.go("a dry room below", "Nothing wet comes up from there.");
