@@ -27,6 +27,7 @@ public record ProductSheet(
         Traits traits,
         Handling handling,
         Advice advice) {
+    private static final double TOGETHER_MIN = 3;
 
     public ProductSheet {
         clocks = clocks.isEmpty() ? Map.of() : new EnumMap<>(clocks);
@@ -63,6 +64,27 @@ public record ProductSheet(
     /** The same sheet of another material. */
     public ProductSheet of(Material other) {
         return new ProductSheet(slug, name, role, other, limits, clocks, kits, resealYears, traits, handling, advice);
+    }
+
+    /** What is stirred in its own can before anything is poured, in the order in which it is poured. */
+    public List<Liquid.Part> stirred() {
+        return handling.stirMin() > 0
+                ? liquid().stream()
+                        .flatMap(l -> l.pouring().stream())
+                        .filter(p -> !p.name().equals("Water"))
+                        .toList()
+                : List.of();
+    }
+
+    /** Minutes that all of it is stirred together; CP: 3 min for what reacts, where the sheet is silent. */
+    public double togetherMin() {
+        boolean reacts = liquid().map(Liquid::isTwoPart).orElse(false);
+        return handling.combineMin() > 0 || !reacts ? handling.combineMin() : TOGETHER_MIN;
+    }
+
+    /** Minutes of stirring in all: each part by itself, then together. */
+    public double stirringMin() {
+        return stirred().size() * handling.stirMin() + togetherMin();
     }
 
     /** The sheet as the origin of a number. */

@@ -51,7 +51,7 @@ public sealed interface LayWait {
         STIR {
             @Override
             Wait of(ProductSheet sheet) {
-                return fixed(sheet.handling().stirMin() + sheet.handling().combineMin());
+                return fixed(sheet.stirringMin());
             }
         },
         STAND {

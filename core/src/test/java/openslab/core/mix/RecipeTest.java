@@ -10,11 +10,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import openslab.core.Cases;
 import openslab.core.Formula;
 import openslab.core.Stories;
+import openslab.core.course.Wait;
 import openslab.core.mix.recipe.Extra;
 import openslab.core.mix.recipe.Measuring;
 import openslab.core.mix.recipe.MixStage;
@@ -44,6 +46,7 @@ import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Measure;
 import openslab.core.quantity.Unit;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.system.LayWait;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -224,6 +227,26 @@ public class RecipeTest {
                         MixStage.Kind.COMBINE,
                         MixStage.Kind.STAND,
                         MixStage.Kind.SPREAD));
+    }
+
+    /** Card and course are read by one crew: 2 min for each can, 3 together, whatever goes in first; silence is 3 min for what reacts. */
+    @Test
+    public void the_course_waits_as_long_as_the_card_stirs() {
+        for (Material material : List.of(
+                Stories.twoPart(2, 1.13, 1.02, 4, TwoPart.First.B),
+                Stories.twoPart(2, 1.13, 1.02, 4, TwoPart.First.A),
+                BAG)) {
+            ProductSheet sheet = sheet(material);
+            double card = mixed(sheet, 6, new Vessel(20, 0.9, 10, 0), METRIC).stages().stream()
+                    .filter(s ->
+                            Set.of(MixStage.Kind.STIR, MixStage.Kind.COMBINE).contains(s.kind()))
+                    .mapToDouble(MixStage::minutes)
+                    .sum();
+            assertEquals(new LayWait.OfSheet(LayWait.Says.STIR).of(sheet), new Wait.Fixed(card), material.toString());
+            assertEquals(card, material == BAG ? 3 : 7, 0, material.toString());
+        }
+        var silent = Stories.of(Stories.twoPart(2, 1.13, 1.02, 4, TwoPart.First.A), Chemistry.EPOXY);
+        assertEquals(new LayWait.OfSheet(LayWait.Says.STIR).of(silent), new Wait.Fixed(3));
     }
 
     @Test

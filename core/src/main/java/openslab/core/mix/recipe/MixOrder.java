@@ -2,29 +2,22 @@ package openslab.core.mix.recipe;
 
 import java.util.ArrayList;
 import java.util.List;
-import openslab.core.product.Liquid;
 import openslab.core.product.Powder;
 import openslab.core.product.ProductSheet;
 
 /** What is done while mixing, in order: each part stirred, poured, all together, left to stand, put on the floor. */
 final class MixOrder {
-    /** CP: A and B together 3 min, where the sheet is silent. */
-    private static final double TOGETHER_MIN = 3;
-
     private MixOrder() {}
 
     static List<MixStage> of(ProductSheet sheet, Measuring measuring, List<Portion> portions) {
         var handling = sheet.handling();
         var stages = new ArrayList<MixStage>();
-        if (sheet.liquid().isPresent() && handling.stirMin() > 0) {
-            sheet.liquid().orElseThrow().pouring().stream()
-                    .filter(p -> !p.name().equals("Water"))
-                    .forEach(p -> stages.add(new MixStage(
-                            MixStage.Kind.STIR,
-                            p.name(),
-                            "Stir " + RatioWords.named(p) + " in its own can, off the bottom.",
-                            handling.stirMin())));
-        }
+        sheet.stirred()
+                .forEach(p -> stages.add(new MixStage(
+                        MixStage.Kind.STIR,
+                        p.name(),
+                        "Stir " + RatioWords.named(p) + " in its own can, off the bottom.",
+                        handling.stirMin())));
         for (Portion p : portions) {
             stages.add(new MixStage(MixStage.Kind.POUR, p.part(), pour(p, portions), 0));
         }
@@ -35,7 +28,7 @@ final class MixOrder {
                     measuring == Measuring.OWN_PAILS
                             ? "All into one pail and stir, sides and bottom, no air in."
                             : "Stir all together slowly, sides and bottom, no air in.",
-                    handling.combineMin() > 0 || !reacts(sheet) ? handling.combineMin() : TOGETHER_MIN));
+                    sheet.togetherMin()));
         }
         if (handling.standMin() > 0) {
             stages.add(new MixStage(MixStage.Kind.STAND, "", "Let it stand.", handling.standMin()));
@@ -58,9 +51,5 @@ final class MixOrder {
             return "Water first, into the empty vessel.";
         }
         return p == all.get(0) ? "Into the empty vessel." : "On top of it.";
-    }
-
-    private static boolean reacts(ProductSheet sheet) {
-        return sheet.liquid().map(Liquid::isTwoPart).orElse(false);
     }
 }
