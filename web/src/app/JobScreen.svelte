@@ -35,11 +35,12 @@
 
   let dialog = $state<'none' | 'reading' | 'zone'>('none');
   /** What the reading dialog begins with. */
-  let first = $state.raw({ method: '', place: '', zoneId: '' });
+  let first = $state.raw({ method: '', place: '', once: false, zoneId: '' });
   let width = $state(1280);
 
-  function read(method = '', place = '') {
-    first = { method, place, zoneId: zone?.id ?? '' };
+  /** With `once` that reading and no other: whoever takes it goes on where he was. */
+  function read(method = '', place = '', once = false) {
+    first = { method, place, once, zoneId: zone?.id ?? '' };
     dialog = 'reading';
   }
 

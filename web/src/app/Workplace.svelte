@@ -23,7 +23,7 @@
     chosen: string;
     /** A place within it. */
     section: string;
-    onreading: (method?: string, place?: string) => void;
+    onreading: (method?: string, place?: string, once?: boolean) => void;
   }
 
   let { desk, job, zone, chosen, section, onreading }: Props = $props();
@@ -92,7 +92,7 @@
       {:else if section === 'mix'}
         <MixStage {job} zone={staged} {layer} />
       {:else}
-        <LayerStage {desk} {job} zone={staged} {layer} />
+        <LayerStage {desk} {job} zone={staged} {layer} {onreading} />
       {/if}
     {/key}
   {/if}

@@ -7,6 +7,8 @@
   import { FormState } from '../../parts/form.svelte';
   import TextEntry from '../../parts/TextEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
+  import { happened } from '../../parts/time';
+  import Earlier from '../prep/Earlier.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -21,6 +23,7 @@
   let by = $state(person.name);
   let why = $state('');
   let patch = $state('');
+  let earlier = $state('');
   const repair = $derived(chosen?.kind === 'REPAIR');
 
   async function begin(event: SubmitEvent) {
@@ -28,7 +31,13 @@
     if (!chosen) {
       return;
     }
-    const form = { kind: chosen.kind, by, why, ...(repair && { patch }) };
+    const form = {
+      kind: chosen.kind,
+      by,
+      why,
+      ...(repair && { patch }),
+      ...happened(earlier, job.facts.timeZone),
+    };
     if (await sending.send([zone.id, form], (key) => desk.beginCycle(zone.id, key, form))) {
       person.remember(by);
       go(jobHref(job.id, zone.id, 'prep'));
@@ -60,7 +69,7 @@
         stays readable.
       </p>
       {#if chosen.asksWhy}<p class="hold">This time is not through: {chosen.asksWhy}.</p>{/if}
-      <Trouble problem={sending.problem} shown={['by', 'why', 'patch']} />
+      <Trouble problem={sending.problem} shown={['by', 'why', 'patch', 'at']} />
       <div class="grid">
         {#if repair}
           <TextEntry
@@ -76,6 +85,7 @@
           bind:value={why}
         />
         <TextEntry label="By" fault={sending.fault('by')} bind:value={by} autocomplete="name" />
+        <Earlier timeZone={job.facts.timeZone} fault={sending.fault('at')} bind:value={earlier} />
       </div>
       <div class="buttons">
         <Button kind="main" type="submit" disabled={sending.busy}>Begin: {chosen.label}</Button>

@@ -2,6 +2,7 @@
   import type { JobHead, LayerReport, LayerZone } from '../../api/types';
   import { appClock } from '../../app/clock.svelte';
   import type { JobDesk } from '../../app/job.svelte';
+  import Button from '../../parts/Button.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
   import { when } from '../../parts/time';
@@ -24,15 +25,18 @@
     job: JobHead;
     zone: LayerZone;
     layer: LayerReport;
+    onreading: (method?: string, place?: string, once?: boolean) => void;
   }
 
-  let { desk, job, zone, layer }: Props = $props();
+  let { desk, job, zone, layer, onreading }: Props = $props();
   const stood = $derived(zone.report.conduct);
   const earlier = $derived(zone.report.earlier);
   const buying = $derived(zone.buying);
   const sheetOf = (id: string) => zone.sheet.steps.find((s) => s.id === id);
   const inHand = $derived(layer.steps.filter((s) => s.progress === 'OPEN' && s.timed));
   const wanted = $derived(inHand.some((s) => (sheetOf(s.id)?.missing.length ?? 0) > 0));
+  /** Nobody read air and slab, or too long ago. */
+  const stale = $derived(layer.against.some((f) => f.rule.startsWith('climate')));
   const stages = { BATCH: 'Batch', COAT: 'Coat', GATE: 'Gate' } as Record<string, string>;
 </script>
 
@@ -42,6 +46,15 @@
   <a href={shelfHref(layer.sheet.slug)}>{layer.sheet.name}</a>
   <a class="change" href={jobHref(job.id, zone.id, 'build-up')}>Change what goes on</a>
 </header>
+{#if layer.started !== 'COATED'}
+  <p class="aside">
+    <Button
+      kind={stale ? 'main' : 'plain'}
+      onclick={() => onreading('climate', '', true)}>Read air and slab</Button
+    >
+    Once before the first stir: what they are then is kept with the coat.
+  </p>
+{/if}
 {#if layer.against.length > 0}
   <h2>Against putting it on now</h2>
   <ul>

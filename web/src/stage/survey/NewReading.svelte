@@ -11,11 +11,17 @@
     job: JobHead;
     zone: SurveyZone;
     /** Where to begin, if somebody already said. */
-    first?: { method: string; place: string };
+    first?: { method: string; place: string; once: boolean };
     onclose: () => void;
   }
 
-  let { desk, job, zone, first = { method: '', place: '' }, onclose }: Props = $props();
+  let {
+    desk,
+    job,
+    zone,
+    first = { method: '', place: '', once: false },
+    onclose,
+  }: Props = $props();
 
   /** Those that tell anything of a floor made of this. */
   const methods = $derived(
@@ -56,7 +62,9 @@
   /** On to the next place by the same method, until there is enough of it. */
   function onsaved(what: string, more: boolean) {
     saved = what;
-    if (!more) {
+    if (!more && first.once) {
+      onclose();
+    } else if (!more) {
       methodId = '';
     }
   }
