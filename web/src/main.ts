@@ -8,4 +8,5 @@ const target = document.getElementById('app');
 if (!target) {
   throw new Error('index.html has no #app');
 }
+target.replaceChildren();
 export default mount(App, { target });

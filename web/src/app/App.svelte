@@ -8,6 +8,7 @@
   import { outbox } from './outbox.svelte';
   import { known } from './reference.svelte';
   import { router } from './route.svelte';
+  import { screens } from './screens';
   import { plainKey } from './keys';
   import { leaveStale } from '../parts/dialogs';
 
@@ -32,18 +33,15 @@
 {#if route.at === 'rack'}
   <Rack />
 {:else if route.at === 'shelf'}
-  <Later screen={() => import('../stage/product/Shelf.svelte')} given={{ slug: route.slug }} />
+  <Later screen={screens.shelf} given={{ slug: route.slug }} />
 {:else if route.at === 'systems'}
-  <Later screen={() => import('../stage/system/Systems.svelte')} given={{ id: route.id }} />
+  <Later screen={screens.systems} given={{ id: route.id }} />
 {:else if route.at === 'prices'}
-  <Later screen={() => import('../stage/buy/Prices.svelte')} given={{}} />
+  <Later screen={screens.prices} given={{}} />
 {:else if route.at === 'practices'}
-  {#key route.jobId}<Later
-      screen={() => import('../stage/practice/Practices.svelte')}
-      given={{ jobId: route.jobId }}
-    />{/key}
+  {#key route.jobId}<Later screen={screens.practices} given={{ jobId: route.jobId }} />{/key}
 {:else if route.at === 'instruments'}
-  <Later screen={() => import('../stage/instrument/Instruments.svelte')} given={{ id: route.id }} />
+  <Later screen={screens.instruments} given={{ id: route.id }} />
 {:else}
   {#key route.jobId}
     <JobScreen

@@ -33,6 +33,13 @@
   const desk = new JobDesk(jobId);
   setDesk(desk);
 
+  /** Whoever follows a link knows where he goes: that is asked for beside the head, and not after it. */
+  const SURE = { slab: 'survey', prep: 'prep', service: 'service' } as const;
+  $effect(() => {
+    const sure = zoneId && stratum in SURE ? SURE[stratum as keyof typeof SURE] : undefined;
+    return sure ? desk.want(desk.path(zoneId, sure)) : undefined;
+  });
+
   let dialog = $state<'none' | 'reading' | 'zone'>('none');
   /** What the reading dialog begins with. */
   let first = $state.raw({ method: '', place: '', once: false, zoneId: '' });

@@ -1,19 +1,13 @@
 <script lang="ts">
   import type { JobHead, Stages, ZoneHead } from '../api/types';
-  import ChooseStage from '../stage/choose/ChooseStage.svelte';
-  import BuildStage from '../stage/build/BuildStage.svelte';
-  import HistoryStage from '../stage/care/HistoryStage.svelte';
   import ServiceStage from '../stage/care/ServiceStage.svelte';
-  import PlanStage from '../stage/floor/PlanStage.svelte';
-  import BatchCard from '../stage/mix/card/BatchCard.svelte';
-  import BaysStage from '../stage/mix/BaysStage.svelte';
   import LayerStage from '../stage/mix/LayerStage.svelte';
-  import MixStage from '../stage/mix/MixStage.svelte';
   import PrepStage from '../stage/prep/PrepStage.svelte';
   import SurveyStage from '../stage/survey/SurveyStage.svelte';
   import type { JobDesk } from './job.svelte';
   import Later from './Later.svelte';
   import { jobHref } from './route.svelte';
+  import { fetchFloor, screens } from './screens';
 
   interface Props {
     desk: JobDesk;
@@ -49,15 +43,13 @@
   );
   const path = $derived(kind && desk.path(zone.id, kind, chosen));
   $effect(() => (path ? desk.want(path) : undefined));
+  $effect(fetchFloor);
 </script>
 
 {#if chosen === 'buy'}
-  <Later
-    screen={() => import('../stage/buy/BuyStage.svelte')}
-    given={{ desk, job, zoneId: zone.id, section }}
-  />
+  <Later screen={screens.buy} given={{ desk, job, zoneId: zone.id, section }} />
 {:else if kind === null}
-  <PlanStage {desk} {job} {zone} {section} />
+  <Later screen={screens.plan} given={{ desk, job, zone, section }} />
 {:else if kind === 'survey'}
   {@const staged = desk.staged(zone, 'survey')}
   {#if staged}<SurveyStage {desk} {job} zone={staged} {section} {onreading} />{/if}
@@ -66,31 +58,34 @@
   {#if staged}<PrepStage {desk} {job} zone={staged} {section} />{/if}
 {:else if kind === 'build-up'}
   {@const staged = desk.staged(zone, 'build-up')}
-  {#if staged}{#key zone.id}<BuildStage {desk} {job} zone={staged} />{/key}{/if}
+  {#if staged}{#key zone.id}<Later
+        screen={screens.buildUp}
+        given={{ desk, job, zone: staged }}
+      />{/key}{/if}
 {:else if kind === 'choices'}
   {@const staged = desk.staged(zone, 'choices')}
-  {#if staged}{#key zone.id}<ChooseStage {desk} {job} zone={staged} {section} />{/key}{/if}
+  {#if staged}{#key zone.id}<Later
+        screen={screens.choices}
+        given={{ desk, job, zone: staged, section }}
+      />{/key}{/if}
 {:else if kind === 'layer'}
   {@const staged = desk.staged(zone, 'layer', chosen)}
   {@const layer = staged?.report.layers[0]}
   {#if staged && layer}
     {#key layer.id}
       {#if section === 'batch'}
-        <BatchCard {desk} {job} zone={staged} {layer} back={jobHref(job.id, zone.id, layer.id)} />
+        <Later
+          screen={screens.card}
+          given={{ desk, job, zone: staged, layer, back: jobHref(job.id, zone.id, layer.id) }}
+        />
       {:else if section === 'bays'}
-        <BaysStage {job} zone={staged} {layer} />
+        <Later screen={screens.bays} given={{ job, zone: staged, layer }} />
       {:else if section === 'planks'}
-        <Later
-          screen={() => import('../stage/lay/PlanksStage.svelte')}
-          given={{ job, zone: staged, layer }}
-        />
+        <Later screen={screens.planks} given={{ job, zone: staged, layer }} />
       {:else if section === 'stamps'}
-        <Later
-          screen={() => import('../stage/lay/StampsStage.svelte')}
-          given={{ job, zone: staged, layer }}
-        />
+        <Later screen={screens.stamps} given={{ job, zone: staged, layer }} />
       {:else if section === 'mix'}
-        <MixStage {job} zone={staged} {layer} />
+        <Later screen={screens.mix} given={{ job, zone: staged, layer }} />
       {:else}
         <LayerStage {desk} {job} zone={staged} {layer} {onreading} />
       {/if}
@@ -98,6 +93,6 @@
   {/if}
 {:else}
   {@const staged = desk.staged(zone, 'service')}
-  {#if staged && past}<HistoryStage {desk} {job} zone={staged} />
+  {#if staged && past}<Later screen={screens.history} given={{ desk, job, zone: staged }} />
   {:else if staged}<ServiceStage {job} zone={staged} />{/if}
 {/if}

@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest';
-import { countdown, fromWall, happened, left, toWall, when } from './time';
+import {
+  clock,
+  countdown,
+  dayMonth,
+  fromWall,
+  happened,
+  left,
+  longDate,
+  monthYear,
+  toWall,
+  when,
+} from './time';
 
 const at = (iso: string) => new Date(iso);
 
@@ -24,6 +35,26 @@ describe('the wall clock where the floor is', () => {
     expect(happened('2026-07-15T14:00', 'Europe/Berlin')).toEqual({
       at: '2026-07-15T12:00:00.000Z',
     });
+  });
+});
+
+describe('days and months where the floor is', () => {
+  it('read as the platform writes them, every day of a leap year', () => {
+    for (const zone of ['America/Denver', 'Europe/Berlin', 'Pacific/Auckland']) {
+      const as = (options: Intl.DateTimeFormatOptions) =>
+        new Intl.DateTimeFormat('en-GB', { ...options, timeZone: zone });
+      const long = as({ day: 'numeric', month: 'long', year: 'numeric' });
+      const short = as({ weekday: 'short', day: 'numeric', month: 'short' });
+      const month = as({ month: 'short', year: 'numeric' });
+      const hour = as({ hour: '2-digit', minute: '2-digit' });
+      for (let day = 0; day < 366; day++) {
+        const moment = new Date(Date.UTC(2028, 0, 1 + day, 5 + (day % 19), 40));
+        expect(longDate(moment, zone)).toBe(long.format(moment));
+        expect(dayMonth(moment, zone)).toBe(short.format(moment).replace(',', ''));
+        expect(monthYear(moment, zone)).toBe(month.format(moment));
+        expect(clock(moment, zone)).toBe(hour.format(moment));
+      }
+    }
   });
 });
 

@@ -4,35 +4,81 @@ const MINUTE = 60_000;
 const HOUR = 60 * MINUTE;
 const DAY = 24 * HOUR;
 
+const DAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const;
+
+/** One for each zone: to make one takes longer than all that it is asked for on a screen. */
 const formats = new Map<string, Intl.DateTimeFormat>();
 
-function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
-  const key = zone + JSON.stringify(options);
-  let known = formats.get(key);
+function format(zone: string): Intl.DateTimeFormat {
+  let known = formats.get(zone);
   if (!known) {
-    known = new Intl.DateTimeFormat('en-GB', { ...options, timeZone: zone });
-    formats.set(key, known);
+    known = new Intl.DateTimeFormat('en-GB', {
+      timeZone: zone,
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    });
+    formats.set(zone, known);
   }
   return known;
 }
 
+/** Minutes that `zone` is ahead of UTC at `at`. */
+function offsetMinutes(at: Date, zone: string): number {
+  const parts = format(zone).formatToParts(at);
+  const part = (type: string) => Number(parts.find((p) => p.type === type)?.value);
+  const wall = Date.UTC(part('year'), part('month') - 1, part('day'), part('hour'), part('minute'));
+  return Math.round((wall - at.getTime()) / MINUTE);
+}
+
+/** What the clock and the calendar on the floor's wall show, read as UTC. */
+const wallOf = (at: Date, zone: string): Date =>
+  new Date(at.getTime() + offsetMinutes(at, zone) * MINUTE);
+
+const monthName = (wall: Date): string => MONTHS[wall.getUTCMonth()] ?? '';
+/** As it is shortened in Britain, where September keeps its t. */
+const shortMonth = (wall: Date): string =>
+  monthName(wall).slice(0, wall.getUTCMonth() === 8 ? 4 : 3);
+const dayName = (wall: Date): string => DAYS[wall.getUTCDay()] ?? '';
+
 export const clock = (at: Date, zone: string): string =>
-  format(zone, { hour: '2-digit', minute: '2-digit' }).format(at);
+  wallOf(at, zone).toISOString().slice(11, 16);
 
-export const weekday = (at: Date, zone: string): string =>
-  format(zone, { weekday: 'short' }).format(at);
+export const weekday = (at: Date, zone: string): string => dayName(wallOf(at, zone));
 
-export const dayMonth = (at: Date, zone: string): string =>
-  format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).format(at);
+export function dayMonth(at: Date, zone: string): string {
+  const wall = wallOf(at, zone);
+  return `${dayName(wall)} ${wall.getUTCDate()} ${shortMonth(wall)}`;
+}
 
-export const monthYear = (at: Date, zone: string): string =>
-  format(zone, { month: 'short', year: 'numeric' }).format(at);
+export function monthYear(at: Date, zone: string): string {
+  const wall = wallOf(at, zone);
+  return `${shortMonth(wall)} ${wall.getUTCFullYear()}`;
+}
 
-export const year = (at: Date, zone: string): string =>
-  format(zone, { year: 'numeric' }).format(at);
+export const year = (at: Date, zone: string): string => String(wallOf(at, zone).getUTCFullYear());
 
-export const longDate = (at: Date, zone: string): string =>
-  format(zone, { day: 'numeric', month: 'long', year: 'numeric' }).format(at);
+export function longDate(at: Date, zone: string): string {
+  const wall = wallOf(at, zone);
+  return `${wall.getUTCDate()} ${monthName(wall)} ${wall.getUTCFullYear()}`;
+}
 
 /** "Tue 14:20" within the week, "12 Jan 2027" beyond. */
 export function when(at: Date, zone: string, now: Date): string {
@@ -91,24 +137,9 @@ export function countdown(to: Date, now: Date): string {
     : `${Math.floor(seconds / 3600)}:${two(Math.floor((seconds % 3600) / 60))} h`;
 }
 
-/** Minutes that `zone` is ahead of UTC at `at`. */
-function offsetMinutes(at: Date, zone: string): number {
-  const parts = format(zone, {
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-    hour: '2-digit',
-    minute: '2-digit',
-    hourCycle: 'h23',
-  }).formatToParts(at);
-  const part = (type: string) => Number(parts.find((p) => p.type === type)?.value);
-  const wall = Date.UTC(part('year'), part('month') - 1, part('day'), part('hour'), part('minute'));
-  return Math.round((wall - at.getTime()) / MINUTE);
-}
-
 /** For an input of type datetime-local: the wall clock where the floor is. */
 export function toWall(at: Date, zone: string): string {
-  return new Date(at.getTime() + offsetMinutes(at, zone) * MINUTE).toISOString().slice(0, 16);
+  return wallOf(at, zone).toISOString().slice(0, 16);
 }
 
 const WALL = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/;

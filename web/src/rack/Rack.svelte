@@ -13,6 +13,7 @@
     systemHref,
   } from '../app/route.svelte';
   import Button from '../parts/Button.svelte';
+  import { gradually } from '../parts/gradually.svelte';
   import Trouble from '../parts/Trouble.svelte';
   import JobDialog from './JobDialog.svelte';
   import ImportDialog from './ImportDialog.svelte';
@@ -44,6 +45,10 @@
       ? [{ due: 'AT_REST' as const, title: 'Put away', about: '', items: shown }]
       : GROUPS.map((g) => ({ ...g, items: shown.filter((i) => i.due === g.due) })),
   );
+  const place = $derived(
+    new Map(groups.flatMap((g) => g.items).map((item, at): [string, number] => [item.id, at])),
+  );
+  const on = gradually(1, () => place.size);
   /** Where its next thing is done. */
   const there = (item: RackItem): string =>
     jobHref(item.id, item.lead?.id, item.lead?.next.stratum);
@@ -136,7 +141,7 @@
       <section aria-label={group.title}>
         <h2>{group.title} <b>{group.items.length}</b> <span>{group.about}</span></h2>
         <ol class:cores={group.due === 'TODAY'}>
-          {#each group.items as item (item.id)}
+          {#each group.items.filter((i) => (place.get(i.id) ?? 0) < on.shown) as item (item.id)}
             <li>
               {#if group.due === 'TODAY'}
                 <RackCore {item} href={there(item)} />

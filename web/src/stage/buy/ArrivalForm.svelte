@@ -149,7 +149,7 @@
     {/if}
     <fieldset>
       <legend>Lids off, stirred, looked at</legend>
-      {#each view.faults as fault (fault.id)}
+      {#each view.faults.filter((f) => box.length === 0 || f.id !== 'MISSING') as fault (fault.id)}
         <label
           ><input type="checkbox" value={fault.id} bind:group={faults} />
           <span>{fault.label}</span></label

@@ -47,10 +47,9 @@
   <a class="change" href={jobHref(job.id, zone.id, 'build-up')}>Change what goes on</a>
 </header>
 {#if layer.started !== 'COATED'}
-  <p class="aside">
-    <Button
-      kind={stale ? 'main' : 'plain'}
-      onclick={() => onreading('climate', '', true)}>Read air and slab</Button
+  <p class="aside read">
+    <Button kind={stale ? 'main' : 'plain'} onclick={() => onreading('climate', '', true)}
+      >Read air and slab</Button
     >
     Once before the first stir: what they are then is kept with the coat.
   </p>
@@ -170,6 +169,10 @@
 </div>
 
 <style>
+  .read {
+    margin-block: 10px;
+  }
+
   header {
     display: flex;
     flex-wrap: wrap;
