@@ -1916,6 +1916,7 @@ export interface components {
             cost?: components["schemas"]["FigureView"];
             leftover?: components["schemas"]["FigureView"];
             lines: components["schemas"]["PackLine"][];
+            ofLiquid: boolean;
             onSite: components["schemas"]["FigureView"];
             ordered: components["schemas"]["FigureView"];
             passedOver: components["schemas"]["PassedOver"][];

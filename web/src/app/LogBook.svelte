@@ -8,6 +8,7 @@
   import type { JobDesk } from './job.svelte';
   import { days } from './logbook';
   import { Logging } from './logging.svelte';
+  import { person } from './person.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -47,7 +48,9 @@
 
 <form onsubmit={write} novalidate>
   <TextEntry label="Note" fault={sending.fault('note')} rows={2} bind:value={note} />
-  <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
+  <div class:known={person.name !== '' && !sending.fault('by')}>
+    <TextEntry label="By" fault={sending.fault('by')} bind:value={sending.by} autocomplete="name" />
+  </div>
   <Button kind="main" type="submit" disabled={sending.busy}>Write note</Button>
 </form>
 <Trouble problem={sending.problem} shown={['note', 'by']} />
@@ -174,6 +177,11 @@
 
     form :global(button) {
       margin-block-start: 0;
+    }
+
+    /* whoever has said his name is not asked for it between him and the day */
+    .known {
+      display: none;
     }
 
     li {

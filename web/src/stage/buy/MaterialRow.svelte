@@ -41,12 +41,15 @@
   );
   /** It fills with what is there, what is on its way and what the store has. */
   const there = $derived(parts.filter((p) => p.id !== 'buy').reduce((sum, p) => sum + p.share, 0));
-  const dry = $derived(/^(kg|lb|g|oz|bags?)$/.test(material.amount.unit));
 </script>
 
 <article aria-label={material.sheet + (material.colour ? `, ${material.colour}` : '')}>
   <span class="pack-drawn"
-    ><PackDrawing kind={dry ? 'bag' : 'can'} role={material.role} full={Math.min(1, there)} /></span
+    ><PackDrawing
+      kind={material.ofLiquid ? 'can' : 'bag'}
+      role={material.role}
+      full={Math.min(1, there)}
+    /></span
   >
   <div class="head">
     <h3>

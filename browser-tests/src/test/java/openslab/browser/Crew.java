@@ -410,9 +410,12 @@ final class Crew {
         type(list.getByLabel("Supplier"), "Quayside Paints");
         sign(list.getByLabel("By"));
         press(list, "This went out");
+        page.waitForCondition(
+                () -> get("/api/jobs/" + job + "/take-off").path("orders").size() == 1);
         press(main, "Check what came");
         Locator came = main.getByRole(AriaRole.FORM, new Locator.GetByRoleOptions().setName("What came"));
         type(came.getByLabel("Lot"), lot);
+        sign(came.getByLabel("By"));
         press(came, "Save what came");
         assertThat(main.locator("#at-came")).containsText("lot " + lot);
     }

@@ -33,15 +33,16 @@ public class LayTest extends OnTheDemo {
         main(page).getByText("Choose another system").click();
         press(line(page, "Acid stain, sealed"), "Choose Acid stain, sealed");
         Locator layers = main(page).locator("section ol");
-        assertThat(layers.getByRole(AriaRole.LISTITEM)).hasCount(3);
-        assertFit(page, "what goes on");
-        hands.press("Add: Wax, coat 1");
-        assertThat(layers.getByRole(AriaRole.LISTITEM)).hasCount(4);
-        assertThat(layers.getByRole(AriaRole.LISTITEM).first()).containsText("Wax, coat 1");
-        press(layers.getByRole(AriaRole.LISTITEM).nth(1), "Again");
         assertThat(layers.getByRole(AriaRole.LISTITEM)).hasCount(5);
+        assertFit(page, "what goes on");
+        hands.press("Add: Sealer, coat 3");
+        assertThat(layers.getByRole(AriaRole.LISTITEM)).hasCount(6);
+        // where its system has it, below the wax that is part of it indoors
+        assertThat(layers.getByRole(AriaRole.LISTITEM).nth(2)).containsText("Sealer, coat 3");
+        press(layers.getByRole(AriaRole.LISTITEM).nth(1), "Again");
+        assertThat(layers.getByRole(AriaRole.LISTITEM)).hasCount(7);
         press(layers.getByRole(AriaRole.LISTITEM).nth(1), "Drop");
-        assertThat(layers.getByRole(AriaRole.LISTITEM)).hasCount(4);
+        assertThat(layers.getByRole(AriaRole.LISTITEM)).hasCount(6);
         press(layers.getByRole(AriaRole.LISTITEM).nth(3), "Rate");
         layers.getByLabel("Laid at, empty for the sheet’s rate").fill("as far as it goes");
         hands.press("Save the rate");
@@ -53,7 +54,7 @@ public class LayTest extends OnTheDemo {
         for (int i = 0; i < 4; i++) {
             hands.press("Undo");
         }
-        assertThat(layers.getByRole(AriaRole.LISTITEM)).hasCount(3);
+        assertThat(layers.getByRole(AriaRole.LISTITEM)).hasCount(5);
         hands.climbTo("Acid stain");
         Locator sample = line(page, "Sample agreed on this slab");
         press(sample, "Settle it");

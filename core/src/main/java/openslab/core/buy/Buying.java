@@ -25,6 +25,7 @@ import openslab.core.quantity.Worksheet;
  * of half a kit each buy two, never three.
  *
  * @param slug of the sheet; {@code role} what it is laid as
+ * @param ofLiquid whether it comes by the litre, in cans; in bags and boxes where not
  * @param colour empty where nobody said, and where it has none
  * @param amount what packs have to hold, allowance included, over all {@code uses}: litres or kilograms, of a concentrate before its water
  * @param onSite what came and was not used yet; {@code ordered} what is on its way
@@ -40,6 +41,7 @@ public record Buying(
         String slug,
         String sheet,
         LayerRole role,
+        boolean ofLiquid,
         String colour,
         List<Use> uses,
         Figure amount,
@@ -159,6 +161,7 @@ public record Buying(
                     sheet.slug(),
                     sheet.name(),
                     sheet.role(),
+                    isLiquid(),
                     colour,
                     uses,
                     amount,
@@ -173,8 +176,12 @@ public record Buying(
                     offers.stream().noneMatch(PriceBook.Offer::isPriced));
         }
 
+        private boolean isLiquid() {
+            return sheet.material() instanceof Liquid;
+        }
+
         private Unit unit() {
-            return sheet.material() instanceof Liquid ? Unit.LITRE : Unit.KILOGRAM;
+            return isLiquid() ? Unit.LITRE : Unit.KILOGRAM;
         }
 
         private Figure there(String label, String what, Packed there) {

@@ -35,6 +35,13 @@ final class Etch implements PrepMethod {
         return ABOUT;
     }
 
+    /** Acid does nothing to release powder; a system that wants the floor etched has it washed off first. */
+    @Override
+    public List<String> inTheWay(Condition condition, PrepNeed need) {
+        boolean asked = need.asks().opening(id(), condition).isPresent();
+        return PrepMethod.super.inTheWay(asked ? condition.without(Defect.RELEASE_POWDER) : condition, need);
+    }
+
     @Override
     public Optional<String> closed() {
         return Optional.of("Water beads: where water cannot get in, acid cannot either.");
@@ -74,7 +81,7 @@ final class Etch implements PrepMethod {
     public List<Step> steps(Condition condition, PrepNeed need) {
         Dose dose = need.opening(this, condition).dose().orElse(DOSE);
         boolean kit = dose.any().get(0) == Chemical.ETCH_GRANULES;
-        Step wash = Step.of(
+        Step damp = Step.of(
                 Works.SWEEP, "Sweep, wash and leave damp", "No puddles.", "Dry concrete drinks the acid unevenly.");
         Step rinse = Step.of(
                         Works.NEUTRALISE,
@@ -88,7 +95,10 @@ final class Etch implements PrepMethod {
         Step dry =
                 Steps.dry(Steps.CONCRETE_DRIES_H, "A fan is fine for wash water.", "A damp pore cannot take primer.");
         var steps = new ArrayList<Step>();
-        steps.add(wash);
+        if (condition.has(Defect.RELEASE_POWDER) && !condition.indoors()) {
+            steps.add(WashConcrete.releaseOff().careful(Steps.DISPOSAL + " The jet cuts skin: boots and goggles."));
+        }
+        steps.add(condition.has(Defect.RELEASE_POWDER) && condition.indoors() ? damp.until(Gates.releaseOff()) : damp);
         if (dose.tried()) {
             steps.add(Steps.patch(dose, PATCH_MIN));
         }

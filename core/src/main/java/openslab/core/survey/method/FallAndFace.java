@@ -70,11 +70,6 @@ public final class FallAndFace implements TestMethod {
     }
 
     @Override
-    public boolean lasts() {
-        return true;
-    }
-
-    @Override
     public List<Field> fields() {
         return List.of(
                 Field.choice(

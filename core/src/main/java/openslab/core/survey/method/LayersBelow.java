@@ -24,7 +24,7 @@ public final class LayersBelow implements TestMethod {
             "Whatever lets go below takes everything above it along, and nobody promised for it.";
 
     private static final String TOLD =
-            "Sound the whole floor and cut one place open at an edge. Where that may not be, leave it out of the promise, in writing, before the price is agreed.";
+            "Sound the whole floor; where nothing in it can hold asbestos or lead, cut one place open at an edge. What stays unseen is left out of the promise, in writing, before the price is agreed.";
 
     private static final About ABOUT = new About(
             ID,
@@ -58,11 +58,6 @@ public final class LayersBelow implements TestMethod {
 
     @Override
     public boolean wholeFloor() {
-        return true;
-    }
-
-    @Override
-    public boolean lasts() {
         return true;
     }
 
