@@ -57,6 +57,8 @@
   let boxed = $state(false);
   let there = $state<string[]>([]);
   const box = $derived(view.boxes.find((b) => b.slug === picked?.slug)?.things ?? []);
+  /** Nobody who ticked nothing has looked: then nothing is said to be missing. */
+  const missing = $derived(there.length > 0 ? box.filter((t) => !there.includes(t)) : []);
   const sending = new Signing();
 
   async function save(event: SubmitEvent) {
@@ -69,7 +71,7 @@
       pack: picked.pack,
       ordered: picked.colour,
       faults,
-      missing: there.length > 0 ? box.filter((thing) => !there.includes(thing)) : [],
+      missing,
       boxed,
       ...said,
     };
@@ -92,7 +94,14 @@
         label: [e.title, e.colour, e.pack || 'another pack'].filter(Boolean).join(', '),
       }))}
       fault={sending.fault('slug') ?? sending.fault('pack')}
-      bind:value={() => which || (expected[0]?.[0] ?? ''), (v) => (which = v)}
+      bind:value={
+        () => which || (expected[0]?.[0] ?? ''),
+        (v) => {
+          which = v;
+          // what was ticked lay in another box
+          there = [];
+        }
+      }
     />
     <div class="row">
       <TextEntry
@@ -139,11 +148,8 @@
             ><input type="checkbox" value={thing} bind:group={there} /> <span>{thing}</span></label
           >
         {/each}
-        {#if there.length > 0 && there.length < box.length}
-          <p class="missing">
-            Not ticked: {box.filter((thing) => !there.includes(thing)).join(', ')}. It is noted as
-            missing.
-          </p>
+        {#if missing.length > 0}
+          <p class="missing">Not ticked: {missing.join(', ')}. It is noted as missing.</p>
         {/if}
       </fieldset>
     {/if}
