@@ -109,12 +109,19 @@ public class PracticesTest {
                         "stain=acid-stain",
                         "sealer-1=water-acrylic",
                         "sealer-2=water-acrylic",
-                        "sealer-3=water-acrylic"));
+                        "sealer-3=water-acrylic",
+                        "wax-1=floor-wax",
+                        "wax-2=floor-wax"));
         assertEquals(
                 own(Map.of("sealer-carrier", "SOLVENT", "sealer-coats", "TWO")).status(), 200);
         assertEquals(
                 laid("acid-stain"),
-                List.of("stain=acid-stain", "sealer-1=solvent-acrylic", "sealer-2=solvent-acrylic"));
+                List.of(
+                        "stain=acid-stain",
+                        "sealer-1=solvent-acrylic",
+                        "sealer-2=solvent-acrylic",
+                        "wax-1=floor-wax",
+                        "wax-2=floor-wax"));
         // the shop's next change goes past a job that has its own
         assertEquals(
                 effects("/api", Map.of("sealer-carrier", "WATER")).path("zones").size(), 0);
