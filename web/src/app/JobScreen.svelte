@@ -35,10 +35,11 @@
 
   /** Whoever follows a link knows where he goes: that is asked for beside the head, and not after it. */
   const SURE = { slab: 'survey', prep: 'prep', service: 'service' } as const;
-  $effect(() => {
-    const sure = zoneId && stratum in SURE ? SURE[stratum as keyof typeof SURE] : undefined;
-    return sure ? desk.want(desk.path(zoneId, sure)) : undefined;
-  });
+  // svelte-ignore state_referenced_locally
+  if (zoneId && stratum in SURE) {
+    // svelte-ignore state_referenced_locally
+    desk.ahead(desk.path(zoneId, SURE[stratum as keyof typeof SURE]));
+  }
 
   let dialog = $state<'none' | 'reading' | 'zone'>('none');
   /** What the reading dialog begins with. */

@@ -119,13 +119,26 @@ export class JobDesk {
 
   async #fetch(path: string): Promise<void> {
     try {
-      const answer = await ask<Answer>(path);
-      this.#answers = { ...this.#answers, [path]: { answer, at: Date.now() } };
-      this.photos = answer.photos ?? this.photos;
+      await this.#keep(path);
       this.problem = null;
     } catch (e) {
       this.problem = asProblem(e);
     }
+  }
+
+  async #keep(path: string): Promise<void> {
+    const answer = await ask<Answer>(path);
+    this.#answers = { ...this.#answers, [path]: { answer, at: Date.now() } };
+    this.photos = answer.photos ?? this.photos;
+  }
+
+  /** Asks for what will be wanted as soon as the head is there. What is not there any more is told to whoever wants it, not here. */
+  ahead(path: string): void {
+    this.#asked[path] ??= this.#keep(path)
+      .catch(() => undefined)
+      .finally(() => {
+        this.#asked = without(this.#asked, path);
+      });
   }
 
   /** Keeps an answer as new as the head while somebody looks at it; answers how to look away. */

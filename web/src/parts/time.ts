@@ -45,7 +45,8 @@ function offsetMinutes(at: Date, zone: string): number {
   const parts = format(zone).formatToParts(at);
   const part = (type: string) => Number(parts.find((p) => p.type === type)?.value);
   const wall = Date.UTC(part('year'), part('month') - 1, part('day'), part('hour'), part('minute'));
-  return Math.round((wall - at.getTime()) / MINUTE);
+  // the wall's clock shows no seconds: the moment is taken without its own
+  return Math.round(wall / MINUTE - Math.floor(at.getTime() / MINUTE));
 }
 
 /** What the clock and the calendar on the floor's wall show, read as UTC. */

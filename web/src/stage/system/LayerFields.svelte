@@ -40,6 +40,14 @@
     fault={fault('when')}
     bind:value={() => layer.when ?? '', (v) => (layer.when = v)}
   />
+  {#if layer.when}
+    <label class="tick"
+      ><input
+        type="checkbox"
+        bind:checked={() => layer.indoors ?? false, (v) => (layer.indoors = v)}
+      /> Indoors without being asked for</label
+    >
+  {/if}
   {#if !layer.steps}
     <ChoiceEntry
       label="Laid"
@@ -96,6 +104,13 @@
 {/if}
 
 <style>
+  .tick {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-block-size: var(--tap);
+  }
+
   .grid {
     display: grid;
     grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));

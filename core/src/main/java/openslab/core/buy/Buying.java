@@ -10,7 +10,6 @@ import java.util.stream.IntStream;
 import openslab.core.mix.TakeOff;
 import openslab.core.product.Kit;
 import openslab.core.product.LayerRole;
-import openslab.core.product.Liquid;
 import openslab.core.product.Packed;
 import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
@@ -161,7 +160,7 @@ public record Buying(
                     sheet.slug(),
                     sheet.name(),
                     sheet.role(),
-                    isLiquid(),
+                    sheet.liquid().isPresent(),
                     colour,
                     uses,
                     amount,
@@ -176,12 +175,8 @@ public record Buying(
                     offers.stream().noneMatch(PriceBook.Offer::isPriced));
         }
 
-        private boolean isLiquid() {
-            return sheet.material() instanceof Liquid;
-        }
-
         private Unit unit() {
-            return isLiquid() ? Unit.LITRE : Unit.KILOGRAM;
+            return sheet.liquid().isPresent() ? Unit.LITRE : Unit.KILOGRAM;
         }
 
         private Figure there(String label, String what, Packed there) {
