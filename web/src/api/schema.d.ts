@@ -2208,13 +2208,13 @@ export interface components {
             faults?: string[];
             lot?: string;
             maker?: string;
-            missing?: string[];
             note?: string;
             number: string;
             ordered?: string;
             pack?: string;
             size?: string;
             slug: string;
+            ticked?: string[];
         };
         DeliveryPart: {
             at: string;
@@ -2820,6 +2820,7 @@ export interface components {
             /** @enum {string} */
             mark: "NOT_STARTED" | "GO" | "WATCH" | "HOLD" | "STOP" | "IN_HAND" | "WET" | "CURING" | "WINDOW_OPEN" | "DONE" | "OVERDUE";
             mixing: string;
+            readsAir: boolean;
             /** @enum {string} */
             role: "PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH";
             sheet: components["schemas"]["ProductSheet"];

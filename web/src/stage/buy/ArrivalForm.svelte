@@ -57,8 +57,6 @@
   let boxed = $state(false);
   let there = $state<string[]>([]);
   const box = $derived(view.boxes.find((b) => b.slug === picked?.slug)?.things ?? []);
-  /** Nobody who ticked nothing has looked: then nothing is said to be missing. */
-  const missing = $derived(there.length > 0 ? box.filter((t) => !there.includes(t)) : []);
   const sending = new Signing();
 
   async function save(event: SubmitEvent) {
@@ -71,7 +69,7 @@
       pack: picked.pack,
       ordered: picked.colour,
       faults,
-      missing,
+      ticked: there,
       boxed,
       ...said,
     };
@@ -148,8 +146,8 @@
             ><input type="checkbox" value={thing} bind:group={there} /> <span>{thing}</span></label
           >
         {/each}
-        {#if missing.length > 0}
-          <p class="missing">Not ticked: {missing.join(', ')}. It is noted as missing.</p>
+        {#if there.length > 0 && there.length < box.length}
+          <p class="missing">What is not ticked is noted as missing.</p>
         {/if}
       </fieldset>
     {/if}

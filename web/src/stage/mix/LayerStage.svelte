@@ -35,8 +35,6 @@
   const sheetOf = (id: string) => zone.sheet.steps.find((s) => s.id === id);
   const inHand = $derived(layer.steps.filter((s) => s.progress === 'OPEN' && s.timed));
   const wanted = $derived(inHand.some((s) => (sheetOf(s.id)?.missing.length ?? 0) > 0));
-  /** Nobody read air and slab, or too long ago. */
-  const stale = $derived(layer.against.some((f) => f.rule.startsWith('climate')));
   const stages = { BATCH: 'Batch', COAT: 'Coat', GATE: 'Gate' } as Record<string, string>;
 </script>
 
@@ -48,7 +46,7 @@
 </header>
 {#if layer.started !== 'COATED'}
   <p class="aside read">
-    <Button kind={stale ? 'main' : 'plain'} onclick={() => onreading('climate', '', true)}
+    <Button kind={layer.readsAir ? 'main' : 'plain'} onclick={() => onreading('climate', '', true)}
       >Read air and slab</Button
     >
     Once before the first stir: what they are then is kept with the coat.

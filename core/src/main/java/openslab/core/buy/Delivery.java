@@ -2,6 +2,7 @@ package openslab.core.buy;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import openslab.core.product.Packed;
@@ -53,6 +54,17 @@ public record Delivery(
         public String label() {
             return label;
         }
+    }
+
+    /**
+     * What of a box is not in it.
+     *
+     * @param box what its sheet has in it; {@code ticked} what somebody found there, of which nothing means that nobody looked
+     */
+    public static List<String> missing(List<String> box, List<String> ticked) {
+        return ticked.isEmpty()
+                ? List.of()
+                : box.stream().filter(thing -> !ticked.contains(thing)).toList();
     }
 
     public Delivery {

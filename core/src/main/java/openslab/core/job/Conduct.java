@@ -228,6 +228,12 @@ public final class Conduct {
         return findings.stream().anyMatch(f -> f.verdict().compareTo(Verdict.HOLD) >= 0);
     }
 
+    /** Whether nobody has read air and slab, or too long ago. */
+    static boolean readsAir(List<Finding> findings) {
+        return findings.stream()
+                .anyMatch(f -> f.rule().equals(Climate.FRESH_RULE) || f.rule().equals(Climate.ID + Survey.MISSING));
+    }
+
     /** What stands against putting a layer on at {@code at}. */
     List<Finding> coating(String layerId, Instant at) {
         Optional<LayerChoice> layer = layer(layerId);
@@ -403,7 +409,7 @@ public final class Conduct {
             return List.of();
         }
         if (then.survey().found().newest(Climate.ID).isEmpty()) {
-            return List.of(Finding.of("climate" + Survey.MISSING)
+            return List.of(Finding.of(Climate.ID + Survey.MISSING)
                     .measured("never read")
                     .needed("air and slab read before the first stir", OURS)
                     .hold(

@@ -27,7 +27,7 @@ import openslab.core.system.BuildUp;
  * @param start when it went on, or when it is to; {@code started} says which
  * @param findings about when it is to begin
  * @param against what stands against putting it on now, where it is the next to go on; {@code asksReason} says whether a reason
- *     is asked for
+ *     is asked for, {@code readsAir} whether air and slab are to be read before it
  * @param used what was used so far, against the plan; empty where nothing was logged
  * @param steps as they were done, and what a failed gate made anybody do again; what is left at the end
  * @param batchFields what is keyed in with a batch of it; {@code weighFields} beside that, by part, where it was weighed
@@ -49,6 +49,7 @@ public record LayerReport(
         List<Finding> findings,
         List<Finding> against,
         boolean asksReason,
+        boolean readsAir,
         int batchesLogged,
         Optional<Used> used,
         List<StepReport> steps,
@@ -164,6 +165,7 @@ public record LayerReport(
                 about,
                 standing,
                 Conduct.asksReason(standing),
+                Conduct.readsAir(standing),
                 batchesLogged,
                 used,
                 steps,
@@ -199,6 +201,7 @@ public record LayerReport(
                 slot.clocks(),
                 List.of(),
                 List.of(),
+                false,
                 false,
                 zone.unstruck(LogEntry.Kind.BATCH, choice.id()).size(),
                 zone.used(choice, zone.mixing(choice).allowance(), amount, system),

@@ -79,7 +79,7 @@ class BuyController {
     /**
      * @param pack the label of one that the sheet lists, or {@code size} of another
      * @param size with its unit
-     * @param missing of what its sheet has in the box
+     * @param ticked what of its sheet's box is in it; nothing where nobody looked
      */
     record DeliveryForm(
             String slug,
@@ -92,7 +92,7 @@ class BuyController {
             @Nullable String lot,
             @Nullable String bestBefore,
             @Nullable List<String> faults,
-            @Nullable List<String> missing,
+            @Nullable List<String> ticked,
             @Nullable Boolean boxed,
             @Nullable String note,
             @Nullable String at,
@@ -349,16 +349,18 @@ class BuyController {
                 Stream.of(missing, note).filter(t -> !isBlank(t)).collect(Collectors.joining(" ")));
     }
 
-    /** What is not in the box, as a sentence; empty where all of it is. */
+    /** What is not in the box, as a sentence; empty where all of it is, or nobody looked. */
     private static String missing(Faults faults, DeliveryForm form, List<String> box) {
-        List<String> missing = form.missing() == null ? List.of() : form.missing();
-        List<String> strange = missing.stream()
-                .filter(m -> box.stream().noneMatch(thing -> thing.equals(m)))
+        List<String> ticked = form.ticked() == null ? List.of() : form.ticked();
+        List<String> strange = ticked.stream()
+                .filter(t -> box.stream().noneMatch(thing -> thing.equals(t)))
                 .toList();
         if (!strange.isEmpty()) {
-            faults.add("missing", strange, box.isEmpty() ? "nothing: its sheet lists no box" : String.join(", ", box));
+            faults.add("ticked", strange, box.isEmpty() ? "nothing: its sheet lists no box" : String.join(", ", box));
+            return "";
         }
-        return missing.isEmpty() || !strange.isEmpty() ? "" : "Not in the box: " + String.join(", ", missing) + ".";
+        List<String> missing = Delivery.missing(box, ticked);
+        return missing.isEmpty() ? "" : "Not in the box: " + String.join(", ", missing) + ".";
     }
 
     /** Of a pack that the sheet lists, or as it was measured. */

@@ -27,6 +27,8 @@ import openslab.core.survey.instrument.InstrumentKind;
 public final class Climate implements TestMethod {
     /** This method's word, for the clocks and mixes that start from the slab's temperature. */
     public static final String ID = "climate";
+    /** That it was read too long ago. */
+    public static final String FRESH_RULE = "climate-fresh";
 
     /** The rule that tells how far the slab is above the dew point. */
     public static final String DEW = "dew-point-margin";
@@ -98,7 +100,7 @@ public final class Climate implements TestMethod {
         findings.add(humidity(r, site));
         findings.add(dewMargin(r, site));
         if (r.at().plus(FRESH).isBefore(site.now())) {
-            findings.add(Finding.of("climate-fresh", r)
+            findings.add(Finding.of(FRESH_RULE, r)
                     .measured("read " + Show.span(Duration.between(r.at(), site.now())) + " ago")
                     .needed("within 12 h", Source.ours("air and slab change within the day"))
                     .watch(

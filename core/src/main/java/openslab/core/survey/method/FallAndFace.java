@@ -29,7 +29,7 @@ public final class FallAndFace implements TestMethod {
             "A level of 2 ft, or a ball and a splash of water: see where it runs. Then a hand across the face.",
             PRACTICE);
 
-    /** Classes that a level and a rule tell apart. */
+    /** OURS: classes that a level of 2 ft and a rule tell apart; each is taken at its steepest. */
     private enum Fall {
         LEVEL("level", "Level: a splash stays", 0),
         GENTLE("gentle", "Falls up to 1/4 in a foot (2 %)", 0.02),

@@ -20,7 +20,7 @@ abstract class SignTest implements TestMethod {
 
     /**
      * @param label as it is picked: "Softens, colour on the rag"
-     * @param brief what was found, before "at A"
+     * @param brief what was found, before "at A" where it is tested in places
      */
     record Sign(
             String id, String label, Verdict verdict, String brief, String because, Function<Site, String> remedy) {}
@@ -43,7 +43,12 @@ abstract class SignTest implements TestMethod {
     }
 
     static Sign watch(String id, String label, String brief, String because, String remedy) {
-        return new Sign(id, label, Verdict.WATCH, brief, because, s -> remedy);
+        return watch(id, label, brief, because, s -> remedy);
+    }
+
+    /** @param remedy by what the floor is made of */
+    static Sign watch(String id, String label, String brief, String because, Function<Site, String> remedy) {
+        return new Sign(id, label, Verdict.WATCH, brief, because, remedy);
     }
 
     static Sign hold(String id, String label, String brief, String because, String remedy) {
@@ -98,11 +103,13 @@ abstract class SignTest implements TestMethod {
         return TestCount.ONE;
     }
 
+    /** Whether that is what was seen. */
+    static boolean is(Reading r, String sign) {
+        return r.choice(FIELD).equals(sign);
+    }
+
     private Sign sign(Reading r) {
-        return signs.stream()
-                .filter(s -> s.id.equals(r.choice(FIELD)))
-                .findFirst()
-                .orElseThrow();
+        return signs.stream().filter(s -> is(r, s.id)).findFirst().orElseThrow();
     }
 
     @Override
@@ -118,6 +125,10 @@ abstract class SignTest implements TestMethod {
         return List.of(Finding.of(about.id(), r)
                 .measured(sign.label)
                 .needed(good.label, about.source())
-                .close(sign.verdict, sign.brief + " at " + r.place(), sign.because, sign.remedy.apply(site)));
+                .close(
+                        sign.verdict,
+                        sign.brief + (wholeFloor() ? "" : " at " + r.place()),
+                        sign.because,
+                        sign.remedy.apply(site)));
     }
 }
