@@ -51,6 +51,23 @@ public class BuyTest extends OnTheDemo {
         assertFit(page, "prices and store");
     }
 
+    /** Three of the four things that its sheet has in a box. */
+    @Test
+    public void a_box_is_ticked_off_when_it_comes() {
+        Page page = buy(1280, 800, "Cottage garage");
+        new Hands(page).press("Check what came");
+        Locator came = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("What came"));
+        for (String thing : List.of("can A, tinted", "can B", "bag of etch")) {
+            came.getByLabel(thing).check();
+        }
+        assertThat(came).containsText("What is not ticked is noted as missing.");
+        fill(came, "By", "Ana");
+        came.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Save what came"))
+                .click();
+        assertThat(main(page)).containsText("Not in the box: bag of chips.");
+        assertThat(main(page)).containsText("send back");
+    }
+
     /** Two kits instead of what was reckoned go out; what is on its way is not bought twice, until it is struck. */
     @Test
     public void an_order_goes_out_and_is_struck() throws IOException {

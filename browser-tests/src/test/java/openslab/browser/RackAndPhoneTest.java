@@ -41,6 +41,19 @@ public class RackAndPhoneTest extends OnTheDemo {
                 .isVisible();
     }
 
+    /** A bookmark of a zone that was taken out: its job is shown, and nothing is complained of. */
+    @Test
+    public void a_link_to_a_floor_that_is_gone_leads_to_its_job() {
+        Page page = openJob(1280, 800, "Cottage garage");
+        String job = page.url().replaceAll(".*#/job/([^/]*)/.*", "$1");
+        page.navigate(app.address + "/#/job/" + job + "/00000000-0000-4000-8000-000000000000/slab");
+        page.reload();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Slab survey")))
+                .isVisible();
+        assertThat(page.getByRole(AriaRole.MAIN)).containsText("Area");
+        assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
+    }
+
     @Test
     public void the_keys_are_shown_and_put_away() {
         Page page = rack(1280, 800);
