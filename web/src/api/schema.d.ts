@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/documents/{documentId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["document"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/echo/plan": {
         parameters: {
             query?: never;
@@ -270,6 +286,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["strikeDelivery"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/documents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofJob"];
+        put?: never;
+        post: operations["keepWithJob"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{jobId}/documents/{documentId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putOfJob"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1524,6 +1572,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{slug}/documents": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ofSheet"];
+        put?: never;
+        post: operations["keepWithSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{slug}/documents/{documentId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["putOfSheet"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sheets/{slug}/recipe": {
         parameters: {
             query?: never;
@@ -2237,6 +2317,26 @@ export interface components {
             size: number;
             title: string;
         };
+        DocumentForm: {
+            name: string;
+            putAway: boolean;
+        };
+        DocumentPart: {
+            at: string;
+            bytes: string;
+            name: string;
+        };
+        DocumentView: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            bytes: number;
+            /** Format: uuid */
+            id: string;
+            kind: string;
+            name: string;
+            putAway: boolean;
+        };
         DoorForm: {
             along: string;
             exit: boolean;
@@ -2580,8 +2680,14 @@ export interface components {
             /** Format: int32 */
             version: number;
         };
+        JobDocuments: {
+            /** Format: int64 */
+            changes: number;
+            documents: components["schemas"]["DocumentView"][];
+        };
         JobFile: {
             deliveries: components["schemas"]["DeliveryPart"][];
+            documents: components["schemas"]["DocumentPart"][];
             format: string;
             /** Format: int32 */
             formatVersion: number;
@@ -4748,6 +4854,28 @@ export interface operations {
             };
         };
     };
+    document: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                documentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
     echo: {
         parameters: {
             query?: never;
@@ -5214,6 +5342,87 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["TakeOffView"];
+                };
+            };
+        };
+    };
+    ofJob: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JobDocuments"];
+                };
+            };
+        };
+    };
+    keepWithJob: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                jobId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/pdf": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DocumentView"];
+                };
+            };
+        };
+    };
+    putOfJob: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                jobId: string;
+                documentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DocumentForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DocumentView"];
                 };
             };
         };
@@ -7332,6 +7541,87 @@ export interface operations {
                 };
                 content: {
                     "*/*": components["schemas"]["SheetView"];
+                };
+            };
+        };
+    };
+    ofSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DocumentView"][];
+                };
+            };
+        };
+    };
+    keepWithSheet: {
+        parameters: {
+            query: {
+                name: string;
+            };
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                slug: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/pdf": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DocumentView"];
+                };
+            };
+        };
+    };
+    putOfSheet: {
+        parameters: {
+            query?: never;
+            header: {
+                "Idempotency-Key": string;
+            };
+            path: {
+                slug: string;
+                documentId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DocumentForm"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["DocumentView"];
                 };
             };
         };

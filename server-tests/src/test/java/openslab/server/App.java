@@ -180,6 +180,15 @@ public final class App implements AutoCloseable {
         }
     }
 
+    /** A file as it is sent. */
+    HttpResponse<byte[]> fetch(String path) {
+        try {
+            return HTTP.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray());
+        } catch (IOException | InterruptedException e) {
+            throw new AssertionError(path, e);
+        }
+    }
+
     /** A job of the demo, and its first zone. */
     Floor demo(String name) {
         for (JsonNode item : get("/api/jobs").body()) {
@@ -306,6 +315,15 @@ public final class App implements AutoCloseable {
         String job = post("/api/jobs", form).body().path("id").asString();
         var answer = post("/api/jobs/" + job + "/zones", UUID.randomUUID(), 1, zone);
         return new Floor(job, answer.body().path("zones").path(0).path("id").asString());
+    }
+
+    /** Keeps a document. @param path of a job or of a sheet; {@code name} needs no escaping */
+    Answer keep(String path, UUID key, String name, byte[] bytes) {
+        return send(request(path + "/documents?name=" + name)
+                .header("Content-Type", name.endsWith(".pdf") ? "application/pdf" : "image/jpeg")
+                .header("Idempotency-Key", key.toString())
+                .POST(HttpRequest.BodyPublishers.ofByteArray(bytes))
+                .build());
     }
 
     /** A photo as small as any. */

@@ -28,6 +28,7 @@ public class ArchitectureTest {
             "system",
             "mix",
             "job",
+            "document",
             "practice",
             "floor",
             "prep",

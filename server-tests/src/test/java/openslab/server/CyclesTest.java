@@ -254,10 +254,10 @@ public class CyclesTest {
         }
     }
 
-    /** From before there were needs, and from before there were practices, and from before what was bought travelled. */
+    /** From before there were needs, and from before there were practices, from before what was bought travelled, and from before documents did. */
     @DataProvider
     Object[][] lately() {
-        return new Object[][] {{"job-file-6.json"}, {"job-file-7.json"}, {"job-file-8.json"}};
+        return new Object[][] {{"job-file-6.json"}, {"job-file-7.json"}, {"job-file-8.json"}, {"job-file-9.json"}};
     }
 
     /** Nothing but the number changed for it. */
@@ -268,7 +268,7 @@ public class CyclesTest {
         assertEquals(taken.status(), 201, taken.text());
         JsonNode again = app.get("/api/job-files/" + taken.body().path("jobId").asString())
                 .body();
-        assertEquals(again.path("formatVersion").asInt(), 9);
+        assertEquals(again.path("formatVersion").asInt(), 10);
         assertEquals(again.path("zones"), file.path("zones"));
         assertEquals(again.path("sheets"), file.path("sheets"));
     }
@@ -280,7 +280,7 @@ public class CyclesTest {
         assertEquals(taken.status(), 201, taken.text());
         String id = taken.body().path("jobId").asString();
         JsonNode again = app.get("/api/job-files/" + id).body();
-        assertEquals(again.path("formatVersion").asInt(), 9);
+        assertEquals(again.path("formatVersion").asInt(), 10);
         for (int i = 0; i < file.path("zones").size(); i++) {
             JsonNode cycles = again.path("zones").get(i).path("cycles");
             assertEquals(cycles.size(), 1);

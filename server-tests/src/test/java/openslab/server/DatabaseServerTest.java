@@ -114,8 +114,16 @@ public class DatabaseServerTest {
         }
         Path back = App.emptyFolder();
         assertEquals(Moving.move(server, DataFolder.file(back)).tables(), there.tables(), "every table went both ways");
-        for (String table :
-                List.of("log_entry", "log_value", "write_key", "sample", "photo", "job_change", "plan_move")) {
+        for (String table : List.of(
+                "log_entry",
+                "log_value",
+                "write_key",
+                "sample",
+                "photo",
+                "document",
+                "document_part",
+                "job_change",
+                "plan_move")) {
             assertEquals(rows(DataFolder.file(back), table), rows(server, table), table);
         }
         try (var app = App.startOnFile(back, CLOCK)) {

@@ -101,6 +101,15 @@ public class EveryWriteTest extends OnApp {
             String id = "own-" + ++made;
             return global("PUT", "/api/systems/" + id, 0, form.put("id", id).put("title", "Own " + made));
         });
+        writes.put(
+                "POST /api/sheets/{slug}/documents",
+                () -> global("POST", "/api/sheets/" + PRIMER + "/documents?name=Sheet.jpg", 0, App.picture()));
+        writes.put("PUT /api/sheets/{slug}/documents/{documentId}", () -> {
+            String path = "/api/sheets/" + PRIMER;
+            UUID id = UUID.randomUUID();
+            app.keep(path, id, "Sheet.jpg", App.picture());
+            return global("PUT", path + "/documents/" + id, 0, Map.of("name", "Sheet " + ++made, "putAway", true));
+        });
         writes.put("POST /api/store-room", () -> global("POST", "/api/store-room", 0, leftover()));
         writes.put("POST /api/store-room/{id}/out", () -> {
             JsonNode kept = app.post("/api/store-room", leftover()).body();
@@ -132,6 +141,15 @@ public class EveryWriteTest extends OnApp {
             UUID entry = UUID.randomUUID();
             app.post(floor.log(), entry, 0, App.logForm("NOTE", "", "", Map.of()));
             return of(floor, "POST", "/log/" + entry + "/photos", App.picture());
+        });
+        writes.put(
+                "POST /api/jobs/{jobId}/documents",
+                () -> of(fresh(), "POST", "/documents?name=Drawing.jpg", App.picture()));
+        writes.put("PUT /api/jobs/{jobId}/documents/{documentId}", () -> {
+            Floor floor = fresh();
+            UUID id = UUID.randomUUID();
+            app.keep(floor.path(), id, "Permit.jpg", App.picture());
+            return of(floor, "PUT", "/documents/" + id, Map.of("name", "Permit " + ++made, "putAway", true));
         });
         writes.put("POST /api/readings-files/{jobId}", () -> {
             Floor floor = fresh();

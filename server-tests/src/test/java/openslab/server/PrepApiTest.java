@@ -5,8 +5,6 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.io.IOException;
-import java.net.http.HttpClient;
-import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -237,14 +235,9 @@ public class PrepApiTest {
     }
 
     private String paper(String path) {
-        try {
-            byte[] bytes = HttpClient.newHttpClient()
-                    .send(app.request(path).build(), HttpResponse.BodyHandlers.ofByteArray())
-                    .body();
-            try (var pdf = Loader.loadPDF(bytes)) {
-                return new PDFTextStripper().getText(pdf).replaceAll("[\\s\u00a0]+", " ");
-            }
-        } catch (IOException | InterruptedException e) {
+        try (var pdf = Loader.loadPDF(app.fetch(path).body())) {
+            return new PDFTextStripper().getText(pdf).replaceAll("[\\s\u00a0]+", " ");
+        } catch (IOException e) {
             throw new AssertionError(path, e);
         }
     }

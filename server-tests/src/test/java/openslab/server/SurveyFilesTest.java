@@ -5,9 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.io.IOException;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -34,18 +32,9 @@ public class SurveyFilesTest {
         app.close();
     }
 
-    private byte[] bytes(String path) {
-        try {
-            return HttpClient.newHttpClient()
-                    .send(app.request(path).build(), HttpResponse.BodyHandlers.ofByteArray())
-                    .body();
-        } catch (IOException | InterruptedException e) {
-            throw new AssertionError(path, e);
-        }
-    }
-
     private String text(Floor floor, boolean working) {
-        try (var pdf = Loader.loadPDF(bytes("/api/survey-reports/" + floor.job() + ".pdf?working=" + working))) {
+        try (var pdf = Loader.loadPDF(app.fetch("/api/survey-reports/" + floor.job() + ".pdf?working=" + working)
+                .body())) {
             assertTrue(pdf.getNumberOfPages() >= 1);
             return new PDFTextStripper().getText(pdf).replaceAll("[\\s\u00a0]+", " ");
         } catch (IOException e) {
@@ -193,7 +182,7 @@ public class SurveyFilesTest {
             assertEquals(photos.size(), 1);
             assertEquals(photos.path(0).asString(), key.toString());
         }
-        assertEquals(bytes("/api/photos/" + key), picture);
+        assertEquals(app.fetch("/api/photos/" + key).body(), picture);
         String file = app.get("/api/job-files/" + floor.job()).text();
         Answer copied = app.post("/api/job-files?copy=true", file);
         assertEquals(copied.status(), 201, copied.text());
@@ -201,7 +190,7 @@ public class SurveyFilesTest {
         JsonNode photos = app.get("/api/jobs/" + copy).body().path("photos");
         assertEquals(photos.size(), 1);
         String id = photos.iterator().next().path(0).asString();
-        assertEquals(bytes("/api/photos/" + id), picture);
+        assertEquals(app.fetch("/api/photos/" + id).body(), picture);
     }
 
     @Test

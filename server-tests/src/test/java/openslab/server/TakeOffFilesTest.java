@@ -6,7 +6,6 @@ import static org.testng.Assert.assertTrue;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.net.http.HttpClient;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -82,11 +81,8 @@ public class TakeOffFilesTest {
         return app.get(floor.path() + "/take-off").body().at("/takeOff/bill");
     }
 
-    private byte[] xlsx() throws IOException, InterruptedException {
-        HttpResponse<byte[]> answer = HttpClient.newHttpClient()
-                .send(
-                        app.request(floor.path() + "/take-off.xlsx").GET().build(),
-                        HttpResponse.BodyHandlers.ofByteArray());
+    private byte[] xlsx() {
+        HttpResponse<byte[]> answer = app.fetch(floor.path() + "/take-off.xlsx");
         assertEquals(answer.statusCode(), 200);
         return answer.body();
     }

@@ -20,6 +20,7 @@ import openslab.server.product.SheetForm;
  * @param sheets every sheet the zones use, by digest
  * @param orders what went out to suppliers for it, oldest first; {@code deliveries} what came. Absent where there are none; nothing
  *     that was struck
+ * @param documents that are kept with it, oldest first; absent where there are none; nothing that was put away
  */
 record JobFile(
         String format,
@@ -31,14 +32,15 @@ record JobFile(
         PlanForm plan,
         Map<String, SheetForm> sheets,
         List<OrderPart> orders,
-        List<DeliveryPart> deliveries) {
+        List<DeliveryPart> deliveries,
+        List<DocumentPart> documents) {
     static final String FORMAT = "open-slab-job";
-    static final int VERSION = 9;
+    static final int VERSION = 10;
     /** The first version with cycles. */
     static final int CYCLES = 5;
     /** The first version that says which system a cycle's layers were chosen from. */
     static final int SYSTEMS = 6;
-    /** Files from before there was a plan, or instruments, areas and photos, or steps, or cycles, or systems, or needs, or practices, or orders, are still read. */
+    /** Files from before there was a plan, or instruments, areas and photos, or steps, or cycles, or systems, or needs, or practices, or orders, or documents, are still read. */
     static final int OLDEST = 1;
 
     /**
@@ -115,4 +117,7 @@ record JobFile(
 
     /** @param photos JPEG or PNG as base64, each read only when it is written; absent where there are none */
     record EntryPart(String key, LogForm entry, List<String> photos) {}
+
+    /** A PDF, JPEG or PNG. @param bytes as base64, read only when it is written */
+    record DocumentPart(String name, String at, String bytes) {}
 }

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import openslab.core.job.LayerChoice;
@@ -23,6 +24,8 @@ import openslab.core.quantity.Refusal;
 import openslab.core.quantity.UnitSystem;
 import openslab.core.quantity.Value;
 import openslab.server.buy.OrderBook;
+import openslab.server.document.Document;
+import openslab.server.document.DocumentStore;
 import openslab.server.floor.PlanForm;
 import openslab.server.floor.PlanStore;
 import openslab.server.floor.Plans;
@@ -70,6 +73,7 @@ class JobFiles {
     private final Jobs jobs;
     private final BuildUps buildUps;
     private final OrderBook orders;
+    private final DocumentStore documents;
     private final PlankStore planks;
     private final StampStore stamps;
     private final Writes writes;
@@ -87,6 +91,7 @@ class JobFiles {
             Jobs jobs,
             BuildUps buildUps,
             OrderBook orders,
+            DocumentStore documents,
             PlankStore planks,
             StampStore stamps,
             Writes writes,
@@ -103,6 +108,7 @@ class JobFiles {
         this.jobs = jobs;
         this.buildUps = buildUps;
         this.orders = orders;
+        this.documents = documents;
         this.planks = planks;
         this.stamps = stamps;
         this.writes = writes;
@@ -143,7 +149,19 @@ class JobFiles {
                 some(orders.orders(List.of(jobId)).stream()
                         .map(BoughtParts::part)
                         .toList()),
-                some(orders.came(List.of(jobId)).stream().map(BoughtParts::part).toList()));
+                some(orders.came(List.of(jobId)).stream().map(BoughtParts::part).toList()),
+                some(documents(jobId)));
+    }
+
+    private List<JobFile.DocumentPart> documents(UUID jobId) {
+        List<Document> kept =
+                documents.ofJob(jobId).stream().filter(d -> !d.putAway()).toList();
+        return new OneByOne<>(
+                kept, d -> new JobFile.DocumentPart(d.name(), d.at().toString(), encoded(documents.bytes(d.id()))));
+    }
+
+    private static String encoded(byte[] bytes) {
+        return Base64.getEncoder().encodeToString(bytes);
     }
 
     private List<JobFile.LayoutPart> layouts(UUID zoneId) {
@@ -211,7 +229,10 @@ class JobFiles {
                         e.ring().isEmpty() ? null : e.ring(),
                         e.cycle(),
                         e.method().isEmpty() ? null : e.method()),
-                pictures.containsKey(key) ? new Encoded(pictures.get(key), photos) : null);
+                pictures.containsKey(key)
+                        ? new OneByOne<>(
+                                pictures.get(key), id -> encoded(photos.get(id).bytes()))
+                        : null);
     }
 
     /**
@@ -293,6 +314,7 @@ class JobFiles {
                 return plan;
             });
             bought();
+            documents();
             return jobId;
         }
 
@@ -430,34 +452,54 @@ class JobFiles {
         private void photos(String path, UUID entryKey, List<String> encoded) {
             for (int i = 0; encoded != null && i < encoded.size(); i++) {
                 String here = path + ".photos[" + i + "]";
-                try {
-                    byte[] bytes = Base64.getDecoder().decode(required(here, encoded.get(i)));
-                    photos.insert(UUID.randomUUID(), entryKey, PhotoStore.read(here, bytes));
-                } catch (IllegalArgumentException e) {
-                    throw new InvalidInput(here, encoded.get(i).length() + " characters", "a picture in base64");
-                }
+                photos.insert(UUID.randomUUID(), entryKey, PhotoStore.read(here, decoded(here, encoded.get(i))));
+            }
+        }
+
+        private void documents() {
+            List<JobFile.DocumentPart> parts = file.documents() == null ? List.of() : file.documents();
+            for (int i = 0; i < parts.size(); i++) {
+                String path = "documents[" + i + "]";
+                var part = required(path, parts.get(i));
+                String here = path + ".bytes";
+                var faults = new Faults();
+                var at = faults.moment(path + ".at", part.at(), jobs.latest());
+                faults.check();
+                documents.keepWithJob(
+                        UUID.randomUUID(),
+                        jobId,
+                        Document.read(path + ".name", part.name(), here, decoded(here, part.bytes())),
+                        at);
+            }
+        }
+
+        private static byte[] decoded(String path, String text) {
+            try {
+                return Base64.getDecoder().decode(required(path, text));
+            } catch (IllegalArgumentException e) {
+                throw new InvalidInput(path, text.length() + " characters", "a file in base64");
             }
         }
     }
 
-    /** Photos as text, one at a time in memory: what is kept is never changed, so that it can be read after the rest. */
-    private static final class Encoded extends AbstractList<String> {
-        private final List<UUID> ids;
-        private final PhotoStore photos;
+    /** What is made of each, one at a time in memory: what is kept is never changed, so that it can be read after the rest. */
+    private static final class OneByOne<K, T> extends AbstractList<T> {
+        private final List<K> kept;
+        private final Function<K, T> made;
 
-        Encoded(List<UUID> ids, PhotoStore photos) {
-            this.ids = ids;
-            this.photos = photos;
+        OneByOne(List<K> kept, Function<K, T> made) {
+            this.kept = kept;
+            this.made = made;
         }
 
         @Override
-        public String get(int i) {
-            return Base64.getEncoder().encodeToString(photos.get(ids.get(i)).bytes());
+        public T get(int i) {
+            return made.apply(kept.get(i));
         }
 
         @Override
         public int size() {
-            return ids.size();
+            return kept.size();
         }
     }
 

@@ -9,6 +9,7 @@ import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.List;
 import java.util.Set;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
@@ -31,11 +32,18 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE + 2)
 class BodyFilter extends OncePerRequestFilter {
     private static final Set<String> WITHOUT_BODY = Set.of("GET", "HEAD", "OPTIONS");
+    /** A charset may follow. */
+    private static final List<MediaType> READ = List.of(
+            MediaType.APPLICATION_JSON,
+            new MediaType("text", "csv"),
+            MediaType.IMAGE_JPEG,
+            MediaType.IMAGE_PNG,
+            MediaType.APPLICATION_PDF);
 
     private static final long MEBI = 1L << 20;
     /** A form, a plan. */
     private static final long USUAL = 4 * MEBI;
-    /** A job with its pictures; a drawing. */
+    /** A job with its pictures; a drawing; a scanned sheet. */
     private static final long FILE = 64 * MEBI;
 
     private static final long LOGGER_FILE = 1L << 30;
@@ -92,7 +100,7 @@ class BodyFilter extends OncePerRequestFilter {
                     new Problems.Told(
                             HttpStatus.UNSUPPORTED_MEDIA_TYPE,
                             "unsupported-media-type",
-                            "Content-Type: application/json, text/csv, image/jpeg or image/png; got "
+                            "Content-Type: application/json, text/csv, image/jpeg, image/png or application/pdf; got "
                                     + Text.shortened(String.valueOf(request.getContentType()), 80)
                                     + "."));
         } else if (request.getContentLengthLong() > most) {
@@ -166,6 +174,7 @@ class BodyFilter extends OncePerRequestFilter {
         return path.startsWith("/api/job-files")
                         || path.startsWith("/api/plan-files")
                         || path.startsWith("/api/readings-files")
+                        || path.endsWith("/documents")
                 ? FILE
                 : USUAL;
     }
@@ -184,10 +193,7 @@ class BodyFilter extends OncePerRequestFilter {
         }
         try {
             MediaType known = MediaType.parseMediaType(type);
-            return MediaType.APPLICATION_JSON.equalsTypeAndSubtype(known)
-                    || MediaType.IMAGE_JPEG.equalsTypeAndSubtype(known)
-                    || MediaType.IMAGE_PNG.equalsTypeAndSubtype(known)
-                    || known.getType().equals("text") && known.getSubtype().equals("csv");
+            return READ.stream().anyMatch(known::equalsTypeAndSubtype);
         } catch (InvalidMediaTypeException e) {
             return false;
         }
