@@ -3,6 +3,7 @@ import type {
   ColumnMapping,
   CycleForm,
   DeliveryForm,
+  DocumentForm,
   FigureView,
   InstrumentForm,
   JobFile,
@@ -315,6 +316,28 @@ export const addPhoto = (jobId: string, entryKey: string, key: string, photo: Bl
     photo,
     photo.type,
   );
+
+/** Papers kept with a job. */
+export const documentsPath = (jobId: string) => address('/api/jobs/{jobId}/documents', { jobId });
+
+export const keepWithJob = (jobId: string, key: string, name: string, file: Blob) =>
+  send('/api/jobs/{jobId}/documents', { in: { jobId }, key, query: { name } }, file, file.type);
+
+export const putOfJob = (jobId: string, documentId: string, key: string, body: DocumentForm) =>
+  put('/api/jobs/{jobId}/documents/{documentId}', { in: { jobId, documentId }, key, body });
+
+/** Papers kept with a sheet of the shelf. */
+export const sheetDocuments = (slug: string) =>
+  get('/api/sheets/{slug}/documents', { in: { slug } });
+
+export const keepWithSheet = (slug: string, key: string, name: string, file: Blob) =>
+  send('/api/sheets/{slug}/documents', { in: { slug }, key, query: { name } }, file, file.type);
+
+export const putOfSheet = (slug: string, documentId: string, key: string, body: DocumentForm) =>
+  put('/api/sheets/{slug}/documents/{documentId}', { in: { slug, documentId }, key, body });
+
+export const documentUrl = (documentId: string) =>
+  address('/api/documents/{documentId}', { documentId });
 
 export const photoUrl = (photoId: string) => address('/api/photos/{photoId}', { photoId });
 

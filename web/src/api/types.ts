@@ -9,6 +9,9 @@ export type JobHead = Schemas['HeadView'];
 export type ZoneHead = Schemas['ZoneHead'];
 export type Logged = Schemas['Logged'];
 export type LogBook = Schemas['LogBook'];
+export type DocumentView = Schemas['DocumentView'];
+export type DocumentForm = Schemas['DocumentForm'];
+export type JobDocuments = Schemas['JobDocuments'];
 
 /** What one screen of a zone shows beside its head, by the kind of screen. */
 export interface Stages {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { JobHead, LogView, ZoneHead } from '../api/types';
   import Button from '../parts/Button.svelte';
+  import Documents from '../parts/Documents.svelte';
   import Fold from '../parts/Fold.svelte';
   import TextEntry from '../parts/TextEntry.svelte';
   import Trouble from '../parts/Trouble.svelte';
@@ -21,6 +22,7 @@
   const sending = new Logging();
 
   $effect(() => desk.want(desk.logPath));
+  $effect(() => desk.want(desk.documentsPath));
   const log = $derived(desk.logBook?.log);
 
   /** Layers of all zones, by their ids: in two zones the same id is the same kind of layer. */
@@ -54,6 +56,23 @@
   <Button kind="main" type="submit" disabled={sending.busy}>Write note</Button>
 </form>
 <Trouble problem={sending.problem} shown={['note', 'by']} />
+
+{#if desk.documents}
+  {@const documents = desk.documents.documents}
+  <Fold
+    title="Documents"
+    count={documents.filter((d) => !d.putAway).length}
+    about="Drawings, permits, what the client wrote: as they came, beside what was done."
+  >
+    <Documents
+      {documents}
+      hint="PDF or picture, to 10 MB"
+      timeZone={job.facts.timeZone}
+      keep={(key, name, file) => desk.keepDocument(key, name, file)}
+      put={(id, key, form) => desk.putDocument(id, key, form)}
+    />
+  </Fold>
+{/if}
 
 {#snippet line(entry: LogView)}
   <li class:struck={entry.struck}>

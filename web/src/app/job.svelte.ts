@@ -5,8 +5,10 @@ import { smaller } from '../parts/picture';
 import type {
   BuildUpForm,
   CycleForm,
+  DocumentForm,
   FigureView,
   Finding,
+  JobDocuments,
   JobForm,
   JobHead,
   LayerForm,
@@ -201,6 +203,26 @@ export class JobDesk {
 
   get logBook(): LogBook | null {
     return (this.#answers[this.logPath]?.answer as LogBook | undefined) ?? null;
+  }
+
+  get documentsPath(): string {
+    return api.documentsPath(this.#id);
+  }
+
+  get documents(): JobDocuments | null {
+    return (this.#answers[this.documentsPath]?.answer as JobDocuments | undefined) ?? null;
+  }
+
+  async keepDocument(key: string, name: string, file: Blob): Promise<void> {
+    await api.keepWithJob(this.#id, key, name, file);
+    this.said = 'Document kept';
+    await this.load();
+  }
+
+  async putDocument(documentId: string, key: string, form: DocumentForm): Promise<void> {
+    await api.putOfJob(this.#id, documentId, key, form);
+    this.said = form.putAway ? 'Document put away' : 'Document saved';
+    await this.load();
   }
 
   /** Follows what other screens write. */

@@ -9,6 +9,7 @@
   import SideList from '../../parts/SideList.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import ShelfGallery from './ShelfGallery.svelte';
+  import SheetDocuments from './SheetDocuments.svelte';
   import SheetEditor from './SheetEditor.svelte';
   import SheetMix from './SheetMix.svelte';
   import { blankSheet } from './sheet';
@@ -96,6 +97,7 @@
       <a href={sheetFileUrl(slug, 'json')} download>JSON</a>
       or <a href={sheetFileUrl(slug, 'csv')} download>CSV</a>
     </p>
+    {#key slug}<SheetDocuments {slug} />{/key}
     {#if chosen.form.kind !== 'BROADCAST' && chosen.role !== 'BROADCAST'}
       <Fold title="Mix some of it: a sample, half a kit, thinned">
         {#key `${slug} ${edition}`}<SheetMix {slug} units={chosen.form.units as Units} />{/key}

@@ -52,7 +52,7 @@ public class DocumentStore {
     }
 
     /** The same of the sheet called {@code slug}, whichever of its versions stands on the shelf. */
-    List<Document> ofSheet(String slug) {
+    public List<Document> ofSheet(String slug) {
         return db.sql("select " + COLUMNS + " from document where sheet = :sheet order by ordinal")
                 .param("sheet", slug)
                 .query(ROW)
@@ -90,7 +90,7 @@ public class DocumentStore {
     }
 
     /** @throws InvalidInput where the sheet has no room for it */
-    void keepWithSheet(UUID id, String slug, Document.Arriving document) {
+    public void keepWithSheet(UUID id, String slug, Document.Arriving document) {
         long taken = ofSheet(slug).stream().mapToLong(Document::bytes).sum();
         if (taken + document.bytes().length > MOST_OF_SHEET) {
             throw new InvalidInput(
