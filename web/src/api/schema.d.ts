@@ -2206,6 +2206,7 @@ export interface components {
             /** @enum {string} */
             kind: "COAT" | "CLEAN" | "RESEAL" | "REPAIR" | "RECOAT";
             patch?: string;
+            ring?: components["schemas"]["Corner"][];
             why?: string;
         };
         CyclePart: {
@@ -2214,6 +2215,7 @@ export interface components {
             kind: string;
             layers: components["schemas"]["LayerPart"][];
             patch: string;
+            ring: components["schemas"]["Corner"][];
             system: string;
             why: string;
         };
@@ -2231,6 +2233,7 @@ export interface components {
             /** Format: int32 */
             number: number;
             patch: string;
+            ring: components["schemas"]["Corner"][];
             what: string;
             why: string;
         };
@@ -4027,6 +4030,7 @@ export interface components {
         ServicePart: {
             begins: components["schemas"]["Begin"][];
             cycles: components["schemas"]["CycleReport"][];
+            outline: components["schemas"]["Outline"];
             service: components["schemas"]["ServiceReport"];
         };
         ServiceReport: {
@@ -4391,6 +4395,7 @@ export interface components {
             areas: components["schemas"]["Judged"][];
             floor: components["schemas"]["FigureView"];
             outline: components["schemas"]["Outline"];
+            patch: components["schemas"]["Corner"][];
             perimeter: components["schemas"]["FigureView"];
             places: components["schemas"]["Marked"][];
             shares: components["schemas"]["Share"][];

@@ -8,6 +8,7 @@
   import { dayMonth, longDate, year } from '../../parts/time';
   import NextCycle from './NextCycle.svelte';
   import PastCycle from './PastCycle.svelte';
+  import PatchPlace from './PatchPlace.svelte';
 
   interface Props {
     desk: JobDesk;
@@ -52,6 +53,13 @@
             ? `: ${cycle.why}`
             : ''}
         </p>
+        {#if cycle.ring.length > 0}
+          <PatchPlace
+            outline={zone.report.outline.corners}
+            ring={cycle.ring}
+            label="Where the patch of {cycle.patch} lies"
+          />
+        {/if}
         {#if cycle.coats.length > 0}
           <ul>
             {#each cycle.coats as coat (coat.layer)}

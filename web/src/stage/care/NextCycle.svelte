@@ -8,6 +8,9 @@
   import TextEntry from '../../parts/TextEntry.svelte';
   import Trouble from '../../parts/Trouble.svelte';
   import { happened } from '../../parts/time';
+  import RingEntry from '../floor/RingEntry.svelte';
+  import { areaOf, cornersOf } from '../floor/ring';
+  import type { Sketch } from '../floor/sketch';
   import Earlier from '../prep/Earlier.svelte';
 
   interface Props {
@@ -17,14 +20,29 @@
   }
 
   let { desk, job, zone }: Props = $props();
+
+  const M2_PER_FT2 = 0.09290304;
   const sending = new FormState();
 
   let chosen = $state.raw<Begin | null>(null);
   let by = $state(person.name);
   let why = $state('');
   let patch = $state('');
+  let corners = $state('');
   let earlier = $state('');
   const repair = $derived(chosen?.kind === 'REPAIR');
+  const units = $derived(job.facts.units);
+  const ring = $derived(cornersOf(corners, units));
+  /** What was drawn, in words; what was measured beats it. */
+  const drawnSize = $derived(
+    ring.length < 3
+      ? ''
+      : units === 'US'
+        ? `${(areaOf(ring) / M2_PER_FT2).toFixed(1)} ft²`
+        : `${areaOf(ring).toFixed(2)} m²`,
+  );
+
+  const patched = $derived(zone.report.cycles.filter((c) => c.ring.length > 0));
 
   async function begin(event: SubmitEvent) {
     event.preventDefault();
@@ -35,7 +53,7 @@
       kind: chosen.kind,
       by,
       why,
-      ...(repair && { patch }),
+      ...(repair && { patch, ...(ring.length > 0 && { ring }) }),
       ...happened(earlier, job.facts.timeZone),
     };
     if (await sending.send([zone.id, form], (key) => desk.beginCycle(zone.id, key, form))) {
@@ -69,12 +87,35 @@
         stays readable.
       </p>
       {#if chosen.asksWhy}<p class="hold">This time is not through: {chosen.asksWhy}.</p>{/if}
-      <Trouble problem={sending.problem} shown={['by', 'why', 'patch', 'at']} />
+      <Trouble problem={sending.problem} shown={['by', 'why', 'patch', 'ring', 'at']} />
+      {#if repair}
+        <p>
+          Where the patch lies: tap round it. It is found there next time, and is taped and tested
+          there.
+        </p>
+        <RingEntry
+          outline={zone.report.outline.corners}
+          {units}
+          of={zone.report.name}
+          fault={sending.fault('ring')}
+          bind:typed={corners}
+        >
+          {#snippet besides(drawn: Sketch)}
+            {#each patched as before (before.number)}
+              <path class="before" d={drawn.path(before.ring)} />
+            {/each}
+          {/snippet}
+        </RingEntry>
+      {/if}
       <div class="grid">
         {#if repair}
           <TextEntry
             label="How large is the patch"
-            hint={job.facts.units === 'US' ? 'such as 40 ft²' : 'such as 4 m²'}
+            hint={drawnSize
+              ? `${drawnSize} as drawn; what you measured beats it`
+              : units === 'US'
+                ? 'such as 40 ft²'
+                : 'such as 4 m²'}
             fault={sending.fault('patch')}
             bind:value={patch}
           />
@@ -151,6 +192,13 @@
   .hold {
     color: var(--hold);
     font-weight: 600;
+  }
+
+  .before {
+    fill: var(--ink);
+    fill-opacity: 0.07;
+    stroke: var(--ink-soft);
+    stroke-dasharray: 4 3;
   }
 
   .grid {

@@ -25,6 +25,11 @@
   const maxY = $derived(drawn.maxY);
   const midX = $derived((drawn.minX + maxX) / 2);
   const midY = $derived((drawn.minY + maxY) / 2);
+  /** The middle of what is worked on, where that is a patch. */
+  const patchAt = $derived({
+    x: report.patch.reduce((sum, c) => sum + c.x, 0) / report.patch.length,
+    y: report.patch.reduce((sum, c) => sum + c.y, 0) / report.patch.length,
+  });
   /** One arrow press, metres. */
   const NUDGE = 0.1;
   const ARROWS: Record<string, [number, number]> = {
@@ -80,6 +85,10 @@
   aria-label="Plan of {report.name}, {report.floor.text}"
 >
   <path class="floor" d={drawn.path(outline)} />
+  {#if report.patch.length > 0}
+    <path class="patch" d={drawn.path(report.patch)} />
+    <text class="patch-name" x={px(patchAt.x)} y={py(patchAt.y) + 5}>patch</text>
+  {/if}
   {#each areas as a (a.area.key)}
     <path class="area-drawn" class:gone={a.gone} d={drawn.path(a.area.ring)} />
   {/each}
@@ -146,6 +155,17 @@
     font: 600 15px var(--figures);
     fill: var(--chalk);
     text-anchor: middle;
+  }
+
+  .patch {
+    fill: var(--chalk-wash);
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+
+  .patch-name {
+    font-size: 13px;
+    fill: var(--ink);
   }
 
   .area-drawn {

@@ -85,8 +85,10 @@
     <h2 id="floor-head">The floor</h2>
     <TestPlaces {desk} {job} {zone} />
     <p class="measure">
-      Area <FigureButton figure={report.area} /> <small>{report.area.also}</small>
-      &nbsp; Perimeter <FigureButton figure={report.perimeter} />
+      {report.area.label === 'patch' ? 'Patch' : 'Area'}
+      <FigureButton figure={report.area} /> <small>{report.area.also}</small>
+      &nbsp; {report.area.label === 'patch' ? 'Round the patch' : 'Perimeter'}
+      <FigureButton figure={report.perimeter} />
       <small>{report.perimeter.also}</small>
     </p>
     <div class="buttons">

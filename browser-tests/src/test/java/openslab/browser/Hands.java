@@ -64,8 +64,8 @@ record Hands(Page page) {
     void unfold() {
         page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Logbook"))
                 .waitFor();
-        Locator days = page.getByRole(AriaRole.MAIN).locator("details");
-        days.first().waitFor();
+        // the newest day is open
+        page.getByRole(AriaRole.MAIN).locator("details time").first().waitFor();
         Locator shut = page.getByRole(AriaRole.MAIN).locator("details:not([open]) > summary");
         while (shut.count() > 0) {
             shut.first().click();
@@ -74,6 +74,7 @@ record Hands(Page page) {
 
     /** Goes to another zone of the job. */
     void zone(String name) {
+        openDoor();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true))
                 .click();
     }

@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
 /** The rack's own doings, a metric floor keyed in on a phone, and the floor that must be etched. */
@@ -289,5 +290,47 @@ public class RackAndPhoneTest extends OnTheDemo {
         hands.press("Take it back");
         assertThat(years).hasCount(3);
         assertThat(core).not().containsText("laid 2021-06");
+    }
+
+    /** Tapped round on the plan: it is as large as it was drawn, beside the one before, and is seen where the floor is tested. */
+    @Test(dataProvider = "sizes")
+    public void a_patch_is_drawn_where_it_lies(int width, int height) {
+        Page page = openJob(width, height, "School boiler house");
+        var hands = new Hands(page);
+        hands.zone("Boiler house");
+        hands.climbTo("In service");
+        page.getByText("What it went through, and the next time").click();
+        var years = page.locator(".years > li");
+        assertThat(years.nth(0).getByRole(AriaRole.IMG))
+                .hasAttribute("aria-label", Pattern.compile("Where the patch of 14.ft² lies"));
+        hands.press("Repair a patch");
+        Locator plan = page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName("tap round it"));
+        plan.scrollIntoViewIfNeeded();
+        var box = plan.boundingBox();
+        double[][] round = {{0.6, 0.4}, {0.8, 0.4}, {0.8, 0.6}, {0.6, 0.6}};
+        for (double[] at : round) {
+            page.mouse().click(box.x + box.width * at[0], box.y + box.height * at[1]);
+        }
+        assertThat(main(page)).containsText("ft² as drawn; what you measured beats it");
+        hands.press("Take back a corner");
+        hands.press("Take back a corner");
+        // whoever cannot tap types: 4 by 3 ft, over the wall first
+        hands.fill("Corners", "20 10; 34 10; 34 13; 20 13");
+        hands.fill("By", "Tamsin");
+        hands.press("Begin: Repair a patch");
+        assertThat(main(page)).containsText("corners on the floor of the zone");
+        hands.fill("Corners", "20 10; 24 10; 24 13; 20 13");
+        assertThat(main(page)).containsText("12.0 ft² as drawn");
+        assertFit(page, "a patch that is drawn");
+        hands.press("Begin: Repair a patch");
+        page.waitForURL("**/prep");
+        hands.climbTo("Slab");
+        assertThat(page.locator("svg .patch")).hasCount(1);
+        assertThat(main(page)).containsText("Patch 12");
+        assertThat(main(page)).containsText("Round the patch 14");
+        page.getByText("What it went through before").click();
+        assertThat(years.nth(0)).containsText("Repair a patch, 12");
+        hands.press("Take it back");
+        assertThat(years.nth(0)).containsText("Repair a patch, 14");
     }
 }

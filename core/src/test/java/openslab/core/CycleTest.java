@@ -18,6 +18,7 @@ import openslab.core.job.CycleReport;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogGuard;
 import openslab.core.job.Mark;
+import openslab.core.job.Patch;
 import openslab.core.job.StepReport;
 import openslab.core.job.Stratum;
 import openslab.core.job.ZoneReport;
@@ -348,7 +349,9 @@ public class CycleTest {
                 Stories.START,
                 "Wren",
                 why,
-                patch.isEmpty() ? Optional.empty() : Optional.of(Cycle.PATCH.parse("patch", patch, UnitSystem.METRIC)),
+                patch.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(Patch.of(Patch.SIZE.parse("patch", patch, UnitSystem.METRIC))),
                 List.of(),
                 PrepAsks.NOTHING);
         var e = expectThrows(InvalidInput.class, () -> CycleReport.require(story.facts(), next, UnitSystem.METRIC));

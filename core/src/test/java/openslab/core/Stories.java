@@ -24,6 +24,7 @@ import openslab.core.job.KnownGates;
 import openslab.core.job.KnownWorks;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
+import openslab.core.job.Patch;
 import openslab.core.job.ZoneFacts;
 import openslab.core.job.ZoneFields;
 import openslab.core.job.ZoneReport;
@@ -51,7 +52,6 @@ import openslab.core.product.Traits;
 import openslab.core.product.TwoPart;
 import openslab.core.quantity.Field;
 import openslab.core.quantity.UnitSystem;
-import openslab.core.quantity.Value;
 import openslab.core.survey.Limits;
 import openslab.core.survey.area.Defect;
 import openslab.core.survey.instrument.Instrument;
@@ -214,7 +214,9 @@ public final class Stories {
                 moment(hours),
                 "Wren",
                 "",
-                patch.isEmpty() ? Optional.empty() : Optional.of(Cycle.PATCH.parse("patch", patch, UnitSystem.METRIC)),
+                patch.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(Patch.of(Patch.SIZE.parse("patch", patch, UnitSystem.METRIC))),
                 layers,
                 cycles.get(cycles.size() - 1).asks()));
         return this;
@@ -250,7 +252,7 @@ public final class Stories {
                 .anyMatch(e ->
                         e.kind() == LogEntry.Kind.BATCH && e.subject().equals(layer) && e.cycle() == cycles.size());
         Material material = material(layer);
-        double m2 = cycles.get(cycles.size() - 1).patch().map(Value::base).orElseGet(() -> shape.area(UnitSystem.METRIC)
+        double m2 = cycles.get(cycles.size() - 1).patch().map(Patch::m2).orElseGet(() -> shape.area(UnitSystem.METRIC)
                 .base());
         double takes = material instanceof Liquid l ? m2 / l.spreadM2PerL() : m2 * Used.usual(material);
         String unit = material instanceof Liquid ? " L" : material instanceof Powder ? "" : " kg";

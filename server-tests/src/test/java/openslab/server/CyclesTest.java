@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -63,15 +64,19 @@ public class CyclesTest {
     }
 
     private App.Answer takeBack(int number) {
+        return takeBack(floor, number);
+    }
+
+    private App.Answer takeBack(Floor of, int number) {
         return app.write(
                 "DELETE",
-                floor.zonePath() + "/cycles/" + number,
+                of.zonePath() + "/cycles/" + number,
                 "",
                 Map.of(
                         "Idempotency-Key",
                         UUID.randomUUID().toString(),
                         "If-Match",
-                        view().path("version").asString()));
+                        app.get(of.path()).body().path("version").asString()));
     }
 
     private void coat(String layer, String at) {
@@ -111,6 +116,88 @@ public class CyclesTest {
         assertEquals(report().path("cycles").size(), 2);
         forgotten();
         roundTrip();
+    }
+
+    private static List<Map<String, Double>> ring(double... xy) {
+        var ring = new ArrayList<Map<String, Double>>();
+        for (int i = 0; i < xy.length; i += 2) {
+            ring.add(Map.of("x", xy[i], "y", xy[i + 1]));
+        }
+        return ring;
+    }
+
+    /** A floor of 24' 6" by 18' with everything on. */
+    private Floor coated(String name) {
+        Floor coated = app.floor(name);
+        for (String layer : List.of("primer", "body", "flake", "clear")) {
+            var form = App.allTheSame("COAT", layer, Map.of());
+            form.put(
+                    "at",
+                    "2021-05-0"
+                            + (1 + List.of("primer", "body", "flake", "clear").indexOf(layer)) + "T08:00:00Z");
+            assertEquals(app.post(coated.log(), form).status(), 201);
+        }
+        return coated;
+    }
+
+    private App.Answer repair(Floor of, Object patch, Object ring) {
+        var form = new java.util.TreeMap<String, Object>(Map.of("kind", "REPAIR", "by", "Wren", "why", "Torn"));
+        form.put("patch", patch);
+        form.put("ring", ring);
+        int version = app.get(of.path()).body().path("version").asInt();
+        return app.post(of.zonePath() + "/cycles", UUID.randomUUID(), version, form);
+    }
+
+    /** It is as large as it was drawn, is taped along what was drawn, is tested inside, and is found again in the job's file. */
+    @Test
+    public void a_patch_lies_where_it_was_drawn() {
+        Floor torn = coated("Torn");
+        var strip = ring(1, 1, 4, 1, 4, 2, 1, 2);
+        assertEquals(repair(torn, null, ring(1, 1, 4, 1, 2, 2, 3, 0)).faultyFields(), List.of("ring"));
+        assertEquals(repair(torn, null, ring(-3, 1, 4, 1, 4, 2, -3, 2)).faultyFields(), List.of("ring"));
+        assertEquals(
+                repair(torn, null, ring(0, 0, 7.46, 0, 7.46, 5.48, 0, 5.48)).status(), 201);
+        assertEquals(takeBack(torn, 2).status(), 200);
+        assertEquals(repair(torn, null, strip).status(), 201);
+        JsonNode survey = app.get(torn.zonePath() + "/stages/survey").body().path("report");
+        assertEquals(survey.path("patch").size(), 4);
+        JsonNode history = app.get(torn.zonePath() + "/stages/service")
+                .body()
+                .path("report")
+                .path("cycles");
+        assertEquals(history.get(1).path("ring").size(), 4);
+        assertEquals(history.get(0).path("ring").size(), 0);
+        // 3 m² is 32.3 ft²
+        assertTrue(
+                history.get(1).path("patch").asString().startsWith("32"),
+                history.get(1).toString());
+        app.post(torn.log(), App.logForm("PLACE", "A", "A", Map.of("along", "20 ft", "off", "10 ft")));
+        for (JsonNode place : app.get(torn.zonePath() + "/places").body()) {
+            double x = place.at("/at/x").asDouble();
+            double y = place.at("/at/y").asDouble();
+            assertTrue(x >= 1 && x <= 4 && y >= 1 && y <= 2, place.toString());
+            assertTrue(!place.path("name").asString().equals("A"), "A is another place");
+        }
+        JsonNode file = app.get("/api/job-files/" + torn.job()).body();
+        assertEquals(file.at("/zones/0/cycles/1/ring").size(), 4);
+        assertTrue(file.at("/zones/0/cycles/1/patch").isMissingNode());
+        String copy =
+                app.post("/api/job-files?copy=true", file).body().path("jobId").asString();
+        assertEquals(
+                app.get("/api/job-files/" + copy).body().at("/zones/0/cycles/1/ring"),
+                file.at("/zones/0/cycles/1/ring"));
+    }
+
+    /** Only a repair takes a piece. */
+    @Test
+    public void no_other_cycle_has_a_place() {
+        Floor whole = coated("Whole");
+        int version = app.get(whole.path()).body().path("version").asInt();
+        Map<String, Object> form = Map.of("kind", "CLEAN", "by", "Wren", "ring", ring(1, 1, 2, 1, 2, 2));
+        assertEquals(
+                app.post(whole.zonePath() + "/cycles", UUID.randomUUID(), version, form)
+                        .faultyFields(),
+                List.of("patch"));
     }
 
     /** Dirtied when only the primer was on: the rest of the build-up goes on after the cleaning. */

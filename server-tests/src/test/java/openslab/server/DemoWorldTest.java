@@ -4,6 +4,9 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -59,6 +62,21 @@ public class DemoWorldTest {
                         Map.entry("Cottage garage", "go"),
                         Map.entry("Harbour terrace", "wet"),
                         Map.entry("Tile showroom", "in hand"))));
+    }
+
+    /** Repairs with their patches, documents, orders, plans, planks: whatever a job holds is described. */
+    @Test
+    public void every_job_keeps_to_the_schema_of_its_file() throws IOException {
+        JsonNode schema =
+                App.JSON.readTree(Files.readString(Path.of("..", "docs", "formats", "open-slab-job.schema.json")));
+        App app = apps.get(NOWS.get(0));
+        var problems = new TreeSet<String>();
+        for (JsonNode item : app.get("/api/jobs").body()) {
+            JsonNode file =
+                    app.get("/api/job-files/" + item.path("id").asString()).body();
+            SchemaCheck.check(schema, schema, file, item.path("name").asString(), problems);
+        }
+        assertEquals(problems, new TreeSet<String>());
     }
 
     /** The first thing that is seen is that floors differ: no two are led by the same system. */

@@ -30,6 +30,7 @@ import openslab.core.job.CycleKind;
 import openslab.core.job.KnownWorks;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
+import openslab.core.job.Patch;
 import openslab.core.job.PrepSheet;
 import openslab.core.job.PrepWay;
 import openslab.core.job.StepReport;
@@ -253,8 +254,8 @@ public class PreparationTest {
                     Optional.empty(),
                     Optional.empty()));
         }
-        Optional<Value> patch = kind == CycleKind.REPAIR
-                ? Optional.of(Cycle.PATCH.parse("patch", "2 m²", UnitSystem.METRIC))
+        Optional<Patch> patch = kind == CycleKind.REPAIR
+                ? Optional.of(Patch.of(Patch.SIZE.parse("patch", "2 m²", UnitSystem.METRIC)))
                 : Optional.empty();
         List<LayerChoice> goesOn = kind == CycleKind.RESEAL ? layers.subList(layers.size() - 1, layers.size()) : layers;
         return new Cycle(

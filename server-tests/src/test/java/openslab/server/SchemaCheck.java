@@ -18,6 +18,7 @@ final class SchemaCheck {
                     case "object" -> value.isObject();
                     case "array" -> value.isArray();
                     case "string" -> value.isString();
+                    case "number" -> value.isNumber();
                     case "integer" -> value.isIntegralNumber();
                     case "boolean" -> value.isBoolean();
                     case "" -> true;

@@ -102,7 +102,7 @@ record Consumables(ZoneFacts zone, UnitSystem system) {
     private double maskM() {
         // a patch is taped along its cut, and nothing hangs from that
         if (zone.cycle().patch().isPresent()) {
-            return zone.edgeM(system);
+            return zone.edge(system).base();
         }
         return zone.plan().flaws().maskM().orElseGet(() -> zone.shape()
                 .perimeter(system)
@@ -149,7 +149,7 @@ record Consumables(ZoneFacts zone, UnitSystem system) {
             all.add(Supply.ofGrit(amount, sheet.handling().dosing().gritMost()));
         }
         if (hasStep(layer, Works.COVE) && zone.plan().flaws().coveM() == 0) {
-            all.add(Supply.ofCove(zone.edgeM(system)));
+            all.add(Supply.ofCove(zone.edge(system).base()));
         }
         sheet.powder()
                 .filter(p -> p.colourMostL() > 0)

@@ -4,9 +4,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import openslab.core.prep.PrepAsks;
-import openslab.core.quantity.Field;
-import openslab.core.quantity.Unit;
-import openslab.core.quantity.Value;
 
 /**
  * One time that a zone is worked on. What is done, tested, mixed and coated belongs to the cycle it was done in; the next one
@@ -15,7 +12,7 @@ import openslab.core.quantity.Value;
  * @param number 1 the first time
  * @param began when somebody began it; {@code by} who, empty for the first
  * @param why in somebody's words; may be empty
- * @param patch how much of the floor a repair takes; empty where it is all of it
+ * @param patch the piece of the floor that a repair takes; empty where it is all of it
  * @param layers what goes on in it, from the slab upward; empty where nothing does
  * @param asks what the system that they are of says of how the floor is made ready
  */
@@ -25,13 +22,9 @@ public record Cycle(
         Instant began,
         String by,
         String why,
-        Optional<Value> patch,
+        Optional<Patch> patch,
         List<LayerChoice> layers,
         PrepAsks asks) {
-    /** How much a repair takes, as it is keyed in. */
-    public static final Field PATCH =
-            Field.quantity("patch", "Patch", Unit.SQUARE_FOOT, Unit.SQUARE_METRE, 0.01, 100_000, "less than the zone");
-
     public Cycle {
         layers = List.copyOf(layers);
     }

@@ -7,10 +7,12 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import openslab.core.floor.Outline.Corner;
 import openslab.core.quantity.Dimension;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Show;
 import openslab.core.quantity.UnitSystem;
+import openslab.core.survey.area.DefectArea;
 
 /**
  * One cycle of a zone in short, as its history tells it.
@@ -18,6 +20,7 @@ import openslab.core.quantity.UnitSystem;
  * @param began empty for a first one in which nothing was done yet
  * @param last when something was last logged in it
  * @param patch how much of the floor it takes, in words; empty where it is all of it
+ * @param ring where its patch lies, metres of the zone's plan; empty where nobody drew one
  * @param empty whether nothing was ever logged in it, struck entries too: then it can be taken back
  */
 public record CycleReport(
@@ -29,9 +32,13 @@ public record CycleReport(
         String by,
         String why,
         String patch,
+        List<Corner> ring,
         List<Coat> coats,
         Optional<Instant> last,
         boolean empty) {
+    /** So much of a patch lies on the floor: a corner that was tapped into the wall does no harm. */
+    private static final double ON_FLOOR = 0.95;
+
     /**
      * A layer that went on.
      *
@@ -64,7 +71,8 @@ public record CycleReport(
                 c.number() == 1 ? first : Optional.of(c.began()),
                 c.by(),
                 c.why(),
-                c.patch().map(p -> Show.in(system, Dimension.AREA, p.base())).orElse(""),
+                c.patch().map(p -> p.words(system)).orElse(""),
+                c.patch().map(Patch::ring).orElse(List.of()),
                 coats(own, c),
                 own.stream().map(LogEntry::at).max(order),
                 zone.log().stream().noneMatch(e -> e.cycle() == c.number()));
@@ -87,6 +95,26 @@ public record CycleReport(
                 .filter(k -> k != CycleKind.COAT)
                 .map(k -> new Begin(k, k.label(), k.what(), whyNot(zone, k), unfinished(zone)))
                 .toList();
+    }
+
+    private static void require(ZoneFacts zone, Patch patch, UnitSystem system) {
+        double floorM2 = zone.shape().area(system).base();
+        if (patch.m2() >= floorM2) {
+            throw new InvalidInput(
+                    patch.measured().isPresent() ? "patch" : "ring",
+                    patch.words(system),
+                    "less than the zone's " + Show.in(system, Dimension.AREA, floorM2) + "; all of it is a recoat");
+        }
+        if (!patch.ring().isEmpty()) {
+            double drawn = DefectArea.withinM2(List.of(patch.ring()), List.of(patch.ring()));
+            double onFloor = DefectArea.withinM2(zone.shape().rings(), List.of(patch.ring()));
+            if (onFloor < ON_FLOOR * drawn) {
+                throw new InvalidInput(
+                        "ring",
+                        Show.in(system, Dimension.AREA, drawn - onFloor) + " of it beside the floor",
+                        "corners on the floor of the zone");
+            }
+        }
     }
 
     private static String whyNot(ZoneFacts zone, CycleKind kind) {
@@ -116,13 +144,7 @@ public record CycleReport(
                     next.kind().name(),
                     whyNot.isEmpty() ? "a cycle that follows a first one" : "CLEAN: nothing is on this floor yet");
         }
-        double floorM2 = zone.shape().area(system).base();
-        if (next.patch().map(p -> p.base() >= floorM2).orElse(false)) {
-            throw new InvalidInput(
-                    "patch",
-                    next.patch().get().typed(),
-                    "less than the zone's " + Show.in(system, Dimension.AREA, floorM2) + "; all of it is a recoat");
-        }
+        next.patch().ifPresent(p -> require(zone, p, system));
         String open = unfinished(zone);
         if (!open.isEmpty() && next.why().isBlank()) {
             throw new InvalidInput("why", "", "the reason why this cycle ends here: " + open);

@@ -248,7 +248,7 @@ final class PrepLog {
     }
 
     static Extent extent(ZoneFacts zone, UnitSystem system) {
-        return new Extent(zone.area(system).base(), zone.edgeM(system));
+        return new Extent(zone.area(system).base(), zone.edge(system).base());
     }
 
     /** What was done or tested for one method proves nothing for another; repairs, masking and test patches are true for all. */

@@ -526,14 +526,9 @@ public final class ZoneFacts {
 
     /** How much is worked on in this cycle: the whole floor with its slopes and stairs, or a patch of it. */
     public Figure area(UnitSystem system) {
-        Optional<Value> patch = cycle().patch();
-        if (patch.isEmpty()) {
-            return plan.steep().isEmpty() ? shape.area(system) : coated(system);
-        }
-        var w = new Worksheet(system);
-        w.given("a", "patch, as it was keyed in", patch.get().base(), Unit.SQUARE_METRE);
-        return w.figure(
-                "patch", "A", "a", patch.get().base(), Unit.SQUARE_METRE, Source.ours("a repair takes a piece"));
+        return cycle().patch()
+                .map(p -> p.area(system))
+                .orElseGet(() -> plan.steep().isEmpty() ? shape.area(system) : coated(system));
     }
 
     private Figure coated(UnitSystem system) {
@@ -556,10 +551,9 @@ public final class ZoneFacts {
                 Source.arithmetic("slopes at their own length; a flight has one tread fewer than risers"));
     }
 
-    /** Along the edge of what is worked on, m; a patch is reckoned square. */
-    double edgeM(UnitSystem system) {
-        return cycle().patch().map(p -> 4 * Math.sqrt(p.base())).orElseGet(() -> shape.perimeter(system)
-                .base());
+    /** Along the edge of what is worked on: the zone's walls, or round its patch. */
+    Figure edge(UnitSystem system) {
+        return cycle().patch().map(p -> p.edge(system)).orElseGet(() -> shape.perimeter(system));
     }
 
     public List<LogEntry> log() {

@@ -162,7 +162,7 @@ public record ZoneReport(
                 zone.shape().sides(),
                 floor,
                 area,
-                zone.shape().perimeter(system),
+                zone.edge(system),
                 limits,
                 judged,
                 zone.testsOut().stream().map(t -> t.at(now)).toList(),

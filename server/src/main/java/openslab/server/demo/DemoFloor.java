@@ -119,16 +119,21 @@ final class DemoFloor {
 
     /** Something drawn on the floor, its corners as x and y in turn, metres. */
     DemoFloor area(String defect, String name, double... xy) {
-        var ring = new ArrayList<Outline.Corner>();
-        for (int i = 0; i < xy.length; i += 2) {
-            ring.add(new Outline.Corner(xy[i], xy[i + 1]));
-        }
+        List<Outline.Corner> ring = ring(xy);
         jobs.log(
                 job,
                 zone,
                 UUID.randomUUID(),
                 new LogForm("AREA", defect, name, at.toString(), WREN, "", Map.of(), null, ring));
         return this;
+    }
+
+    private static List<Outline.Corner> ring(double... xy) {
+        var ring = new ArrayList<Outline.Corner>();
+        for (int i = 0; i < xy.length; i += 2) {
+            ring.add(new Outline.Corner(xy[i], xy[i + 1]));
+        }
+        return ring;
     }
 
     DemoFloor climate(String air, String rh, String slab) {
@@ -168,9 +173,9 @@ final class DemoFloor {
         return log("COAT", layer, "", "", Map.of("used", took));
     }
 
-    /** The zone's next cycle. @param patch of a repair; empty otherwise */
-    DemoFloor next(String kind, String why, String patch) {
-        jobs.begin(job, zone, seen.get(), new CycleForm(kind, at.toString(), TAMSIN, why, patch));
+    /** The zone's next cycle. @param patch of a repair; empty otherwise. {@code xy} where that lies */
+    DemoFloor next(String kind, String why, String patch, double... xy) {
+        jobs.begin(job, zone, seen.get(), new CycleForm(kind, at.toString(), TAMSIN, why, patch, ring(xy)));
         return this;
     }
 

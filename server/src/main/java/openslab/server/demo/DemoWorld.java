@@ -315,7 +315,8 @@ class DemoWorld implements ApplicationRunner {
                 .walkOver()
                 .done("walk");
         double patched = 0.6 * 365 * 24;
-        floor.hoursAgo(patched).next("REPAIR", "A pallet truck tore it by the door", "14 ft²");
+        floor.hoursAgo(patched)
+                .next("REPAIR", "A pallet truck tore it by the door", "14 ft²", 0.3, 0.2, 1.6, 0.2, 1.6, 1.2, 0.3, 1.2);
         floor.surveyed(patched - 24, "67 °F", "52 %", "65 °F")
                 .done("cut-edge", "amount", "15 ft", "hours", "0.4 h", "hands", "1")
                 .ground("14 ft²", "1 h")

@@ -2,6 +2,7 @@ package openslab.server.exchange;
 
 import java.util.List;
 import java.util.Map;
+import openslab.core.floor.Outline.Corner;
 import openslab.server.floor.PlanForm;
 import openslab.server.form.JobForm;
 import openslab.server.form.LogForm;
@@ -94,11 +95,18 @@ record JobFile(
      * One time that the zone is worked on; its number is its place in the list.
      *
      * @param at when it began; absent where that is not known, as of a first one
-     * @param patch as typed, of a repair
+     * @param patch as typed, of a repair; {@code ring} where it lies, metres of the zone's plan. One of the two is there
      * @param system the id of the system that its layers were chosen from
      */
     record CyclePart(
-            String kind, String at, String by, String why, String patch, String system, List<LayerPart> layers) {}
+            String kind,
+            String at,
+            String by,
+            String why,
+            String patch,
+            List<Corner> ring,
+            String system,
+            List<LayerPart> layers) {}
 
     /**
      * A layer; what a file from before there were systems does not say is as the sheet has it.

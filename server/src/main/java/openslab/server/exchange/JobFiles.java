@@ -18,6 +18,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import openslab.core.job.LayerChoice;
 import openslab.core.job.LogEntry;
+import openslab.core.job.Patch;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Refusal;
@@ -191,7 +192,8 @@ class JobFiles {
                 c.began().toString(),
                 c.by(),
                 c.why(),
-                c.patch().map(Value::typed).orElse(null),
+                c.patch().flatMap(Patch::measured).map(Value::typed).orElse(null),
+                c.patch().map(Patch::ring).filter(r -> !r.isEmpty()).orElse(null),
                 said(c.buildUp().system()),
                 c.layers().stream()
                         .map(l -> new JobFile.LayerPart(
@@ -393,7 +395,12 @@ class JobFiles {
             required(path, part);
             boolean first = number == 1;
             var form = new CycleForm(
-                    part.kind(), part.at(), first && part.by() == null ? "" : part.by(), part.why(), part.patch());
+                    part.kind(),
+                    part.at(),
+                    first && part.by() == null ? "" : part.by(),
+                    part.why(),
+                    part.patch(),
+                    part.ring());
             CycleChoice choice = at(path, () -> form.readKept(first, job.units(), jobs.latest()));
             return new ZoneStore.StoredCycle(
                     number,

@@ -37,6 +37,10 @@ final class ZoneSketch {
                 "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"%.2fmm\" height=\"%.2fmm\" viewBox=\"0 0 %.2f %.2f\">",
                 wide, high, wide, high);
         svg.path(outline, "fill=\"#ffffff\" stroke=\"#1c1f1f\" stroke-width=\"0.7\"");
+        List<Corner> patch = zone.cycles().get(zone.cycles().size() - 1).ring();
+        if (!patch.isEmpty()) {
+            svg.path(patch, "fill=\"#e3e9f1\" stroke=\"#1c1f1f\" stroke-width=\"0.5\"");
+        }
         for (Areas.Judged area : zone.areas()) {
             boolean gone = area.gone().isPresent();
             svg.path(

@@ -2,9 +2,11 @@ package openslab.server.form;
 
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
-import openslab.core.job.Cycle;
+import openslab.core.floor.Outline.Corner;
 import openslab.core.job.CycleKind;
+import openslab.core.job.Patch;
 import openslab.core.quantity.Faults;
 import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.UnitSystem;
@@ -15,14 +17,16 @@ import org.jspecify.annotations.Nullable;
  * What a person sends about the next cycle of a zone.
  *
  * @param at when it begins; now where it is left out
- * @param patch how much of the floor a repair takes, as typed; nothing for any other kind
+ * @param patch how much of the floor a repair takes, as typed; nothing for any other kind, and where it is as large as it is drawn
+ * @param ring where on the floor, corners in metres of the zone's plan; left out where nobody drew it
  */
 public record CycleForm(
         @Schema(implementation = CycleKind.class) String kind,
         @Nullable String at,
         String by,
         @Nullable String why,
-        @Nullable String patch) {
+        @Nullable String patch,
+        @Nullable List<Corner> ring) {
     /** @param latest it did not begin later than this */
     public CycleChoice read(UnitSystem units, Instant now, Instant latest) {
         return read(1, units, now, latest);
@@ -43,13 +47,19 @@ public record CycleForm(
         Instant began = Said.is(at) ? faults.moment("at", at, latest) : now;
         String readBy = faults.line("by", by, leastName, 60);
         String readWhy = faults.prose("why", why, 2000);
-        Value readPatch = null;
-        if (readKind == CycleKind.REPAIR) {
-            readPatch = faults.read(() -> Cycle.PATCH.parse("patch", patch, units));
-        } else if (Said.is(patch)) {
+        Optional<Patch> readPatch = readKind == CycleKind.REPAIR ? patch(faults, units) : Optional.empty();
+        if (readKind != CycleKind.REPAIR && (Said.is(patch) || Said.is(ring))) {
             faults.add("patch", patch, "nothing: only a repair takes a piece of the floor");
         }
         faults.check();
-        return new CycleChoice(readKind, began, readBy, readWhy, Optional.ofNullable(readPatch));
+        return new CycleChoice(readKind, began, readBy, readWhy, readPatch);
+    }
+
+    private Optional<Patch> patch(Faults faults, UnitSystem units) {
+        List<Corner> drawn = Rings.read(faults, "ring", ring);
+        Optional<Value> measured = Said.is(ring) && !Said.is(patch)
+                ? Optional.empty()
+                : Optional.ofNullable(faults.read(() -> Patch.SIZE.parse("patch", patch, units)));
+        return measured.isEmpty() && drawn.isEmpty() ? Optional.empty() : Optional.of(new Patch(measured, drawn));
     }
 }

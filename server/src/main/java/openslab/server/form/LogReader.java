@@ -27,7 +27,6 @@ import openslab.core.quantity.InvalidInput;
 import openslab.core.quantity.Value;
 import openslab.core.survey.TestMethod;
 import openslab.core.survey.area.Defect;
-import openslab.core.survey.area.DefectArea;
 import openslab.core.survey.instrument.Instrument;
 import openslab.core.survey.method.TestMethods;
 import openslab.core.system.LayUp;
@@ -174,17 +173,7 @@ final class LogReader {
             faults.add("ring", ring.size() + " corners", "nothing: only an area has corners");
             return List.of();
         }
-        boolean near = ring.stream().allMatch(c -> c != null && Math.hypot(c.x(), c.y()) <= LogEntry.REACH_M);
-        if (!near) {
-            faults.add(
-                    "ring", ring.size() + " corners", "corners within " + (int) LogEntry.REACH_M + " m of the first");
-            return List.of();
-        }
-        faults.read(() -> {
-            DefectArea.require("ring", ring);
-            return ring;
-        });
-        return ring;
+        return Rings.read(faults, "ring", ring);
     }
 
     private List<Field> fields(LogEntry.Kind kind, String subject, int cycle) {

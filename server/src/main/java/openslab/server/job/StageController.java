@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import openslab.core.floor.Outline;
+import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Shape;
 import openslab.core.job.CycleReport;
 import openslab.core.job.ServiceReport;
@@ -32,7 +33,7 @@ class StageController {
     /** @param photos of the log entries of the job that have any, by the entry's key */
     record SurveyStage(long changes, SurveyPart report, Map<UUID, List<UUID>> photos) {}
 
-    /** The floor and its survey. */
+    /** The floor and its survey. @param patch where the patch lies that is worked on; empty where it is all of the floor, or nobody drew one */
     record SurveyPart(
             Outline outline,
             List<Shape.Side> sides,
@@ -42,12 +43,14 @@ class StageController {
             List<SetOut.Test> testsOut,
             List<Placement.Marked> places,
             List<Areas.Judged> areas,
-            List<Areas.Share> shares) {}
+            List<Areas.Share> shares,
+            List<Corner> patch) {}
 
     record ServiceStage(long changes, ServicePart report) {}
 
     /** The finished floor, what it went through, and what can be begun next. */
-    record ServicePart(ServiceReport service, List<CycleReport> cycles, List<CycleReport.Begin> begins) {}
+    record ServicePart(
+            Outline outline, ServiceReport service, List<CycleReport> cycles, List<CycleReport.Begin> begins) {}
 
     private final JobViews views;
     private final ZoneReader reader;
@@ -73,7 +76,8 @@ class StageController {
                             r.testsOut(),
                             r.places(),
                             r.areas(),
-                            r.shares()),
+                            r.shares(),
+                            r.cycles().get(r.cycles().size() - 1).ring()),
                     views.photosOf(jobId));
         });
     }
@@ -81,7 +85,8 @@ class StageController {
     private ServiceStage readService(UUID jobId, UUID zoneId) {
         return reader.zone(jobId, zoneId, z -> {
             ZoneReport r = z.report();
-            return new ServiceStage(z.job().changes(), new ServicePart(r.service(), r.cycles(), r.begins()));
+            return new ServiceStage(
+                    z.job().changes(), new ServicePart(r.outline(), r.service(), r.cycles(), r.begins()));
         });
     }
 

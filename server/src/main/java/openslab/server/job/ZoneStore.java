@@ -12,10 +12,12 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.job.CycleKind;
 import openslab.core.job.LogEntry;
+import openslab.core.job.Patch;
 import openslab.core.prep.SiteLimit;
 import openslab.core.product.Exposure;
 import openslab.core.quantity.Value;
@@ -48,7 +50,7 @@ public class ZoneStore {
             Instant began,
             String by,
             String why,
-            Optional<Value> patch,
+            Optional<Patch> patch,
             StoredBuildUp buildUp) {
         /** The first of a zone. */
         public static StoredCycle first(Instant began, StoredBuildUp buildUp) {
@@ -123,6 +125,7 @@ public class ZoneStore {
             String why,
             String patch,
             Double patchM2,
+            String ring,
             String system) {}
 
     private record LayerRow(
@@ -252,7 +255,7 @@ public class ZoneStore {
         Map<UUID, List<StoredCycle>> byZone = new HashMap<>();
         db.sql(
                         """
-                select c.zone_id, c.number, c.kind, c.began_at, c.begun_by, c.why, c.patch, c.patch_m2, c.system
+                select c.zone_id, c.number, c.kind, c.began_at, c.begun_by, c.why, c.patch, c.patch_m2, c.ring, c.system
                 from zone_cycle c join zone z on z.id = c.zone_id where z.job_id = :job order by c.number""")
                 .param("job", jobId)
                 .query(CycleRow.class)
@@ -264,11 +267,20 @@ public class ZoneStore {
                                 r.beganAt().toInstant(),
                                 r.begunBy(),
                                 r.why(),
-                                Optional.ofNullable(r.patch()).map(typed -> new Value(typed, r.patchM2())),
+                                patch(r),
                                 new StoredBuildUp(
                                         r.system(),
                                         layers.getOrDefault(new InCycle(r.zoneId(), r.number()), List.of())))));
         return byZone;
+    }
+
+    private static Optional<Patch> patch(CycleRow r) {
+        if (r.patch() == null && r.ring() == null) {
+            return Optional.empty();
+        }
+        return Optional.of(new Patch(
+                Optional.ofNullable(r.patch()).map(typed -> new Value(typed, r.patchM2())),
+                r.ring() == null ? List.of() : RingText.read(r.ring())));
     }
 
     public void insert(UUID jobId, UUID zoneId, ZoneChoice choice, List<StoredCycle> cycles) {
@@ -292,18 +304,21 @@ public class ZoneStore {
 
     /** The zone's next cycle. */
     public void insert(UUID zoneId, StoredCycle cycle) {
+        Optional<Value> measured = cycle.patch().flatMap(Patch::measured);
+        List<Corner> ring = cycle.patch().map(Patch::ring).orElse(List.of());
         db.sql(
                         """
-                insert into zone_cycle (zone_id, number, kind, began_at, begun_by, why, patch, patch_m2, system)
-                values (:zone, :number, :kind, :began, :by, :why, :patch, :m2, :system)""")
+                insert into zone_cycle (zone_id, number, kind, began_at, begun_by, why, patch, patch_m2, ring, system)
+                values (:zone, :number, :kind, :began, :by, :why, :patch, :m2, :ring, :system)""")
                 .param("zone", zoneId)
                 .param("number", cycle.number())
                 .param("kind", cycle.kind().name())
                 .param("began", cycle.began().atOffset(ZoneOffset.UTC))
                 .param("by", cycle.by())
                 .param("why", cycle.why())
-                .param("patch", cycle.patch().map(Value::typed).orElse(null))
-                .param("m2", cycle.patch().map(Value::base).orElse(null))
+                .param("patch", measured.map(Value::typed).orElse(null))
+                .param("m2", measured.map(Value::base).orElse(null))
+                .param("ring", ring.isEmpty() ? null : RingText.write(ring))
                 .param("system", cycle.buildUp().system())
                 .update();
         insertLayers(zoneId, cycle.number(), cycle.layers());

@@ -4,12 +4,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import openslab.core.floor.Outline.Corner;
 import openslab.core.floor.plan.DrawnLine;
 import openslab.core.floor.plan.RoomPlan;
 import openslab.core.floor.plan.Shapes2D;
 import openslab.core.job.CandidateReport;
+import openslab.core.job.Patch;
 import openslab.core.job.ZoneFacts;
 import openslab.core.quantity.Field;
 import openslab.core.survey.Limits;
@@ -62,11 +64,23 @@ class SurveyController {
                     .orElse(0);
             boolean nearWall = spread.stream().anyMatch(t -> t.method().equals(InSlabHumidity.ID));
             ZoneFacts facts = zone.facts();
+            Optional<Patch> patch = facts.cycle().patch().filter(p -> !p.ring().isEmpty());
+            Predicate<Corner> worked = c -> patch.map(p -> p.holds(c)).orElse(true);
             List<Corner> damp = facts.survey().areas().stream()
                     .filter(a -> a.gone().isEmpty() && a.area().defect() == Defect.DAMP)
                     .map(a -> Shapes2D.inside(Shapes2D.polygon(a.area().ring())))
+                    .filter(worked)
                     .toList();
-            return Placement.propose(facts.shape().rings(), breaks(zone), damp, facts.places(), count, nearWall);
+            // places beside the patch keep their names, and count for nothing in it
+            int beside = (int)
+                    facts.places().stream().filter(p -> !worked.test(p.at())).count();
+            return Placement.propose(
+                    patch.map(p -> List.of(p.ring())).orElse(facts.shape().rings()),
+                    breaks(zone),
+                    damp,
+                    facts.places(),
+                    count + beside,
+                    nearWall && patch.isEmpty());
         });
     }
 
