@@ -2237,6 +2237,12 @@ export interface components {
             what: string;
             why: string;
         };
+        Daylight: {
+            /** Format: date-time */
+            rise: string;
+            /** Format: date-time */
+            set: string;
+        };
         DefectArea: {
             /** Format: double */
             areaM2: number;
@@ -2643,6 +2649,7 @@ export interface components {
         HeadView: {
             /** Format: int64 */
             changes: number;
+            daylight: components["schemas"]["Daylight"][];
             facts: components["schemas"]["JobForm"];
             /** Format: uuid */
             id: string;
@@ -4340,6 +4347,7 @@ export interface components {
             first: string[];
             hides: string[];
             id: string;
+            layers: ("PRIMER" | "STAIN" | "BASE" | "BODY" | "OVERLAY" | "BROADCAST" | "ANTIQUE" | "SEALER" | "CLEAR" | "FINISH")[];
             look: string;
             money: string;
             never: string[];

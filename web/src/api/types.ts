@@ -33,6 +33,7 @@ export type ChoiceZone = Staged<'choices'>;
 export type Suggested = Schemas['Suggested'];
 export type Replacing = Schemas['Replacing'];
 export type ServiceZone = Staged<'service'>;
+export type Daylight = Schemas['Daylight'];
 export type JobForm = Schemas['JobForm'];
 export type JobFile = Schemas['JobFile'];
 export type ZoneForm = Schemas['ZoneForm'];

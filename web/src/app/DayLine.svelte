@@ -1,11 +1,13 @@
 <script lang="ts">
-  import type { LeadZone, RunningClock } from '../api/types';
+  import type { Daylight, LeadZone, RunningClock } from '../api/types';
   import Mark from '../parts/Mark.svelte';
   import { clock, left as leftOf, weekday, when } from '../parts/time';
-  import { bars, spanAround, ticks, xOf } from './dayline';
+  import { bars, days, spanAround, ticks, xOf } from './dayline';
 
   interface Props {
     clocks: readonly RunningClock[];
+    /** Where the floor lies; none where nobody said where that is. */
+    daylight: readonly Daylight[];
     next: LeadZone['next'];
     /** Where that is done. */
     there: string;
@@ -13,17 +15,21 @@
     now: Date;
   }
 
-  let { clocks, next, there, timeZone, now }: Props = $props();
+  let { clocks, daylight, next, there, timeZone, now }: Props = $props();
 
   const ROWS = 3;
   const ROW = 25;
   const TOP = 26;
+  /** Under the bars, where the day begins and ends. */
+  const GROUND = 17;
 
   let width = $state(1180);
   const span = $derived(spanAround(now, width));
   const placed = $derived(bars(clocks, span, width, ROWS));
+  const skies = $derived(days(daylight, span, width));
   const rows = $derived(Math.max(1, ...placed.map((b) => b.row + 1)));
   const hours = $derived(ticks(span, width, (at) => Number(clock(at, timeZone).slice(0, 2))));
+  const horizon = $derived(TOP + rows * ROW + 2);
   const nowX = $derived(xOf(now.getTime(), span, width));
   /** What somebody chose; left alone, an empty one is folded. */
   let said = $state<boolean | null>(null);
@@ -53,7 +59,31 @@
   {/if}
   {#if !folded}
     <div class="line" bind:clientWidth={width}>
-      <svg {width} height={TOP + rows * ROW + 6} aria-hidden="true">
+      <svg {width} height={horizon + (skies.length > 0 ? GROUND : 4)} aria-hidden="true">
+        {#if skies.length > 0}
+          <rect class="night" {width} height={horizon} />
+          {#each skies as day (day.day.rise)}
+            <rect class="day" x={day.left} width={day.right - day.left} height={horizon} />
+            <path
+              class="sun"
+              d="M{day.rise} {horizon}Q{(day.rise + day.set) / 2} {44 -
+                horizon} {day.set} {horizon}"
+            />
+          {/each}
+          <path class="horizon" d="M0 {horizon}H{width}" />
+          {#each skies as day (day.day.rise)}
+            {#if day.rise > 40 && day.rise < width - 40}
+              <text x={day.rise} y={horizon + 13}
+                >sunrise {clock(new Date(day.day.rise), timeZone)}</text
+              >
+            {/if}
+            {#if day.set > 40 && day.set < width - 40}
+              <text x={day.set} y={horizon + 13}
+                >sunset {clock(new Date(day.day.set), timeZone)}</text
+              >
+            {/if}
+          {/each}
+        {/if}
         {#each hours as hour (hour)}
           {@const x = xOf(hour, span, width)}
           {@const label = clock(new Date(hour), timeZone)}
@@ -65,6 +95,7 @@
         {#each placed as bar, i (`${bar.clock.label} ${bar.clock.from} ${i}`)}
           <g transform="translate({bar.left} {TOP + bar.row * ROW})">
             <rect
+              class="clock"
               data-mark={bar.clock.mark}
               class:planned={bar.clock.planned}
               width={bar.right - bar.left}
@@ -73,7 +104,7 @@
             <text class="bar" x="7" y="15">{bar.clock.label}</text>
           </g>
         {/each}
-        <path class="now" d="M{nowX} 0V{TOP + rows * ROW}" />
+        <path class="now" d="M{nowX} 0V{horizon}" />
         <rect class="flag" x={nowX - 24} y="0" width="48" height="18" />
         <text class="flagged" x={nowX} y="13">{clock(now, timeZone)}</text>
       </svg>
@@ -81,6 +112,15 @@
     </div>
   {/if}
   <div class="unseen">
+    {#each daylight as day (day.rise)}
+      <p>
+        Sunrise {when(new Date(day.rise), timeZone, now)}, sunset {when(
+          new Date(day.set),
+          timeZone,
+          now,
+        )}
+      </p>
+    {/each}
     <table>
       <caption>Clocks of this zone</caption>
       <tbody>
@@ -203,18 +243,38 @@
     font: 500 13px var(--text);
   }
 
-  rect {
+  .night {
+    fill: color-mix(in srgb, var(--ink) 13%, var(--paper));
+    stroke: none;
+  }
+
+  .day {
+    fill: var(--paper);
+    stroke: none;
+  }
+
+  .sun {
+    fill: none;
+    stroke: color-mix(in srgb, var(--hold) 45%, var(--paper));
+    stroke-width: 2;
+  }
+
+  .horizon {
+    stroke: var(--line-strong);
+  }
+
+  .clock {
     fill: var(--hold-wash);
     stroke: var(--hold);
   }
 
-  rect[data-mark='WET'],
-  rect[data-mark='CURING'] {
+  .clock[data-mark='WET'],
+  .clock[data-mark='CURING'] {
     fill: var(--wet-wash);
     stroke: var(--wet);
   }
 
-  rect[data-mark='WINDOW_OPEN'] {
+  .clock[data-mark='WINDOW_OPEN'] {
     fill: var(--chalk-wash);
     stroke: var(--chalk);
   }

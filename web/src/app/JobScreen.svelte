@@ -152,6 +152,7 @@
       {#if !narrow}
         <DayLine
           clocks={zone.report.clocks}
+          daylight={job.daylight}
           next={zone.report.next}
           there={jobHref(jobId, zone.id, zone.report.next.stratum)}
           timeZone={job.facts.timeZone}

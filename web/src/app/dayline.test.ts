@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { RunningClock } from '../api/types';
-import { bars, spanAround, ticks, xOf } from './dayline';
+import { bars, days, spanAround, ticks, xOf } from './dayline';
 
 const now = new Date('2026-05-04T12:00:00Z');
 const clock = (from: number, to: number, label = 'primer'): RunningClock =>
@@ -48,5 +48,20 @@ describe('the hours of the day line', () => {
       expect((at[i] ?? 0) % 3_600_000).toBe(0);
       expect(xOf(at[i] ?? 0, span, width) - xOf(at[i - 1] ?? 0, span, width)).toBeGreaterThan(60);
     }
+  });
+});
+
+describe('the sky of the day line', () => {
+  it('shows the days that touch the span, cut at its edges', () => {
+    const span = spanAround(now, 1200);
+    const day = (from: number) => ({
+      rise: new Date(now.getTime() + from * 3_600_000).toISOString(),
+      set: new Date(now.getTime() + (from + 10) * 3_600_000).toISOString(),
+    });
+    const skies = days([day(-30), day(-12), day(12), day(60)], span, 1200);
+    expect(skies.map((s) => s.day.rise)).toEqual([day(-12).rise, day(12).rise]);
+    expect(skies[0]?.left).toBe(0);
+    expect(skies[0]?.rise).toBeLessThan(0);
+    expect(skies[1]?.right).toBeCloseTo((29 / 44) * 1200);
   });
 });

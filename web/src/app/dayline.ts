@@ -1,4 +1,4 @@
-import type { RunningClock } from '../api/types';
+import type { Daylight, RunningClock } from '../api/types';
 
 /** Where bars stand on the day line. View arithmetic only. */
 
@@ -67,3 +67,24 @@ export function ticks(span: Span, width: number, hourOf: (at: Date) => number): 
   }
   return all;
 }
+
+export interface Sky {
+  day: Daylight;
+  /** Where the sun rises and sets, also beyond the edges. */
+  rise: number;
+  set: number;
+  /** What of it is seen. */
+  left: number;
+  right: number;
+}
+
+/** The days that touch the span. */
+export const days = (daylight: readonly Daylight[], span: Span, width: number): Sky[] =>
+  daylight
+    .map((day) => ({
+      day,
+      rise: xOf(new Date(day.rise).getTime(), span, width),
+      set: xOf(new Date(day.set).getTime(), span, width),
+    }))
+    .filter((sky) => sky.set > 0 && sky.rise < width)
+    .map((sky) => ({ ...sky, left: Math.max(0, sky.rise), right: Math.min(width, sky.set) }));

@@ -1,13 +1,17 @@
 <script lang="ts">
-  import type { Suggested } from '../../api/types';
+  import type { Stratum, Suggested } from '../../api/types';
+  import CoreDrawing from '../../core-sample/CoreDrawing.svelte';
   import Button from '../../parts/Button.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Fold from '../../parts/Fold.svelte';
   import Mark from '../../parts/Mark.svelte';
+  import { drilled } from '../system/gallery';
 
   interface Props {
     choice: Suggested;
     place: number;
+    /** What it would lie on. */
+    made: Stratum['made'];
     /** The floor says the same of the one above it. */
     same: boolean;
     /** How many needs count. */
@@ -21,14 +25,28 @@
     onchoose: () => void;
   }
 
-  let { choice, place, same, asked, chosen, picked, full, busy, onpick, onchoose }: Props =
+  let { choice, place, made, same, asked, chosen, picked, full, busy, onpick, onchoose }: Props =
     $props();
+  const core = $derived(
+    drilled(
+      made,
+      choice.layers.map((role, i) => ({ id: `${i}`, title: '', role })),
+    ),
+  );
   const speaks = $derived(choice.reasons.filter((r) => r.stance === 'FOR'));
   const against = $derived(choice.reasons.filter((r) => r.stance === 'AGAINST'));
 </script>
 
 <li>
-  <span class="place" aria-hidden="true">{place}</span>
+  <span class="place" aria-hidden="true">
+    {place}
+    <CoreDrawing
+      strata={core}
+      name={choice.id}
+      width={46}
+      height={88 + 14 * choice.layers.length}
+    />
+  </span>
   <div class="what">
     <h3>{choice.title}</h3>
     <p class="soft">{choice.rung}. {choice.note}</p>
@@ -121,13 +139,17 @@
 
   li:has(> .place) {
     display: grid;
-    grid-template-columns: 34px minmax(0, 3fr) minmax(0, 2fr) 120px;
+    grid-template-columns: 52px minmax(0, 3fr) minmax(0, 2fr) 120px;
     gap: 6px 16px;
     padding-block: 12px 4px;
     border-block-start: 1px solid var(--line-strong);
   }
 
   .place {
+    display: grid;
+    gap: 8px;
+    align-content: start;
+    grid-row: span 2;
     font: 600 30px/1 var(--figures);
     color: var(--chalk);
   }
@@ -240,7 +262,7 @@
 
   @media (max-width: 759px) {
     li:has(> .place) {
-      grid-template-columns: 28px minmax(0, 1fr);
+      grid-template-columns: 52px minmax(0, 1fr);
     }
 
     dl,

@@ -111,6 +111,7 @@
         <ChoiceRow
           {choice}
           place={at + 1}
+          made={report.strata[0]?.made}
           same={at > 0 && report.offered[at - 1]?.summary === choice.summary}
           asked={report.needs.length}
           chosen={choice.id === zone.chosen}

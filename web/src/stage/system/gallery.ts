@@ -20,8 +20,11 @@ export function fits(system: ListedSystem, sought: Sought): boolean {
   );
 }
 
-/** A system drilled through once it is laid: what it stands on, and each layer that is always laid. */
-export function core(system: ListedSystem): Stratum[] {
+/** A floor drilled through once it is laid. @param layers from the floor upward */
+export function drilled(
+  made: Stratum['made'],
+  layers: readonly { id: string; title: string; role: string }[],
+): Stratum[] {
   const stratum = (id: string, kind: Stratum['kind'], title: string, filmUm: number): Stratum => ({
     id,
     kind,
@@ -32,12 +35,17 @@ export function core(system: ListedSystem): Stratum[] {
     word: '',
   });
   return [
-    { ...stratum('slab', 'SLAB', 'Slab', 0), made: system.made },
-    ...system.form.layers
-      .filter((l) => !l.when)
-      .map((l) => {
-        const kind = l.role as Stratum['kind'];
-        return stratum(l.id, kind, l.title, DRAWN_UM[kind] ?? USUAL_UM);
-      }),
+    { ...stratum('slab', 'SLAB', 'Slab', 0), ...(made && { made }) },
+    ...layers.map((l) => {
+      const kind = l.role as Stratum['kind'];
+      return stratum(l.id, kind, l.title, DRAWN_UM[kind] ?? USUAL_UM);
+    }),
   ];
 }
+
+/** A system with each layer that is always laid. */
+export const core = (system: ListedSystem): Stratum[] =>
+  drilled(
+    system.made,
+    system.form.layers.filter((l) => !l.when),
+  );

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import openslab.core.air.Daylight;
 import openslab.core.air.Location;
 import openslab.core.air.SunDay;
 import openslab.core.floor.Ell;
@@ -278,6 +279,32 @@ public class StoryTest {
         SunDay summer = SunDay.of(polar, java.time.ZoneId.of("UTC"), java.time.LocalDate.of(2026, 6, 21));
         assertEquals(summer.rise().orElseThrow(), Instant.parse("2026-06-21T00:00:00Z"));
         assertTrue(summer.set().isEmpty());
+    }
+
+    /** Days and nights take turns; a night that does not fall is one long day, and one that does not end has none. */
+    @Test
+    public void daylight_is_from_sunrise_to_sunset() {
+        Instant now = Instant.parse("2003-10-17T20:00:00Z");
+        var golden = Location.of(java.time.ZoneId.of("-07:00"), 39.742476, -105.1786);
+        List<Daylight> days = Daylight.around(golden, now);
+        assertEquals(days.size(), 4);
+        assertNear(days.get(1).rise(), "2003-10-17T13:12:43Z", 89);
+        assertNear(days.get(1).set(), "2003-10-18T00:18:52Z", 89);
+        for (int i = 1; i < days.size(); i++) {
+            assertTrue(days.get(i).rise().isAfter(days.get(i - 1).set()), days.toString());
+        }
+        var utc = java.time.ZoneId.of("UTC");
+        List<Daylight> summer = Daylight.around(Location.of(utc, 80, 20), Instant.parse("2026-06-21T12:00:00Z"));
+        assertEquals(summer.get(0).rise(), Instant.parse("2026-06-20T00:00:00Z"));
+        assertEquals(summer.get(3).set(), Instant.parse("2026-06-24T00:00:00Z"));
+        assertEquals(Daylight.around(Location.of(utc, 80, 20), Instant.parse("2026-12-21T12:00:00Z")), List.of());
+        assertEquals(Daylight.around(new Location(utc, java.util.Optional.empty()), now), List.of());
+        // the sun that went down after midnight belongs to the night's own day: 66.5 N on the last days it sets in June
+        List<Daylight> late = Daylight.around(Location.of(utc, 65.7, -24.1), Instant.parse("2026-06-21T12:00:00Z"));
+        for (Daylight spell : late) {
+            assertTrue(spell.set().isAfter(spell.rise()), late.toString());
+        }
+        assertTrue(late.size() > 4, late.toString());
     }
 
     /** How exactly the almanac is met: nothing that a clock here measures. */

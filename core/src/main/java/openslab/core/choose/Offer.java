@@ -1,10 +1,12 @@
 package openslab.core.choose;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import openslab.core.floor.Substrate;
 import openslab.core.floor.Use;
 import openslab.core.product.Exposure;
+import openslab.core.product.LayerRole;
 import openslab.core.product.ProductSheet;
 import openslab.core.product.Suits;
 import openslab.core.product.Traits;
@@ -48,12 +50,29 @@ public record Offer(Candidate candidate, Substrate substrate, Use use, Exposure 
                 .orElse(Traits.Opacity.UNSAID);
     }
 
-    /** After how long it is due again here, in words. */
+    /** After how long it is due again here, in words: its top, and what that one saves where it is only a wax on it. */
     public String due() {
         Double years = top().resealYears().get(exposure);
         if (years == null) {
             return "not said";
         }
+        return top().role() == LayerRole.FINISH
+                ? saved().filter(under -> under > years)
+                        .map(under -> span(years) + ", the coat under it " + span(under))
+                        .orElse(span(years))
+                : span(years);
+    }
+
+    /** How many years the coat lasts that the top lies on; empty where that is one of the same, or its sheet does not say. */
+    private Optional<Double> saved() {
+        return candidate.sheets().stream()
+                .filter(s -> s.role() == LayerRole.SEALER || s.role() == LayerRole.CLEAR)
+                .map(s -> s.resealYears().get(exposure))
+                .filter(Objects::nonNull)
+                .reduce((below, above) -> above);
+    }
+
+    private static String span(double years) {
         return years < 1
                 ? Show.number(years * WEEKS, 0) + " weeks"
                 : Show.number(years, years == Math.rint(years) ? 0 : 1) + (years == 1 ? " year" : " years");

@@ -16,6 +16,8 @@ import openslab.core.choose.Reason;
 import openslab.core.choose.Weighed;
 import openslab.core.prep.PrepAsks;
 import openslab.core.prep.PrepPlan;
+import openslab.core.product.LayerRole;
+import openslab.core.product.ProductSheet;
 import openslab.core.quantity.Figure;
 import openslab.core.quantity.Source;
 import openslab.core.quantity.Unit;
@@ -55,6 +57,7 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
      * @param settled what has to be agreed, because it cannot be undone cheaply
      * @param closed until people walk on it again, waiting alone
      * @param due after how long it is due again, in words
+     * @param layers what it is laid of here, from the floor upward
      */
     public record Suggested(
             String id,
@@ -73,7 +76,8 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
             List<String> first,
             List<String> settled,
             Optional<Figure> closed,
-            String due) {}
+            String due,
+            List<LayerRole> layers) {}
 
     /**
      * @param money what it costs before uplift, disposal and making good, where that is known; empty otherwise
@@ -249,7 +253,8 @@ public record ChoiceReport(List<NeedWords> needs, List<Suggested> offered, List<
                             .distinct()
                             .toList(),
                     weighed.offer().closed(),
-                    weighed.offer().due());
+                    weighed.offer().due(),
+                    candidate.sheets().stream().map(ProductSheet::role).toList());
         }
 
         private static List<String> first(Met met) {

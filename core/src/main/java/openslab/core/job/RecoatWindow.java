@@ -29,14 +29,14 @@ record RecoatWindow(ZoneFacts zone, LayerChoice below, UnitSystem system) {
         if (runsOut(Clock.RECOAT_OPENS, on, slabC).map(at::isBefore).orElse(false)) {
             return Optional.of(asked(finding, "not before ", Clock.RECOAT_OPENS, slabC)
                     .hold(
-                            "the recoat window was not open yet",
+                            "recoat window not open yet",
                             "What is still wet below cannot leave any more: it stays soft and lifts.",
                             "Wait until the window opens."));
         }
         if (runsOut(Clock.RECOAT_CLOSES, on, slabC).map(c -> c.isBefore(at)).orElse(false)) {
             return Optional.of(asked(finding, "not after ", Clock.RECOAT_CLOSES, slabC)
                     .hold(
-                            "the recoat window had closed",
+                            "recoat window already closed",
                             "A film that has cured takes no other on: it peels off as a sheet.",
                             "Abrade the whole of it, vacuum and wipe, then coat."));
         }

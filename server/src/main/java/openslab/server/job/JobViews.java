@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import openslab.core.air.Daylight;
 import openslab.core.choose.Needs;
 import openslab.core.course.work.Work;
 import openslab.core.job.Conduct;
@@ -78,8 +79,16 @@ public class JobViews {
      * A job as every screen of it needs it; what a screen shows beside that is its stage.
      *
      * @param changes counts what was written about the job, of whatever kind
+     * @param daylight where the floors lie, around now; none where nobody said where that is
      */
-    record HeadView(UUID id, int version, long changes, JobForm facts, Instant now, List<ZoneHead> zones) {}
+    record HeadView(
+            UUID id,
+            int version,
+            long changes,
+            JobForm facts,
+            Instant now,
+            List<ZoneHead> zones,
+            List<Daylight> daylight) {}
 
     record ZoneHead(UUID id, ZoneForm facts, ZoneReport.Head report) {}
 
@@ -210,15 +219,17 @@ public class JobViews {
     HeadView head(UUID id) {
         return snapshot.of(() -> {
             var job = store.get(id);
+            Instant now = clock.instant();
             return new HeadView(
                     id,
                     job.version(),
                     job.changes(),
                     JobForm.of(job.facts()),
-                    clock.instant(),
+                    now,
                     heads.of(job).stream()
                             .map(z -> new ZoneHead(z.id(), z.facts(), z.report()))
-                            .toList());
+                            .toList(),
+                    Daylight.around(job.facts().where(), now));
         });
     }
 
