@@ -197,7 +197,7 @@ public class CyclesTest {
         assertEquals(
                 app.post(whole.zonePath() + "/cycles", UUID.randomUUID(), version, form)
                         .faultyFields(),
-                List.of("patch"));
+                List.of("ring"));
     }
 
     /** Dirtied when only the primer was on: the rest of the build-up goes on after the cleaning. */

@@ -3,6 +3,7 @@ package openslab.server;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -34,10 +35,14 @@ public class DocumentsTest extends OnApp {
         return app.fetch("/api/documents/" + id);
     }
 
-    private List<String> names(String path, boolean putAway) {
+    private JsonNode documents(String path) {
         JsonNode answer = app.get(path + "/documents").body();
+        return answer.isArray() ? answer : answer.path("documents");
+    }
+
+    private List<String> names(String path, boolean putAway) {
         var names = new ArrayList<String>();
-        for (JsonNode d : answer.isArray() ? answer : answer.path("documents")) {
+        for (JsonNode d : documents(path)) {
             if (d.path("putAway").asBoolean() == putAway) {
                 names.add(d.path("name").asString());
             }
@@ -147,27 +152,56 @@ public class DocumentsTest extends OnApp {
         assertTrue(Arrays.equals(file(there).body(), drawing));
     }
 
-    /** A document counts as the pictures do: four of ten megabytes, and no picture beside them. */
-    @Test
-    public void a_job_has_room_for_so_much() {
-        Floor floor = app.floor("Full");
-        UUID entry = UUID.randomUUID();
-        app.post(floor.log(), entry, 0, App.logForm("NOTE", "", "", Map.of()));
+    @DataProvider
+    Object[][] withRoom() {
+        return new Object[][] {{app.floor("Full").path()}, {"/api/sheets/epoxy-primer"}};
+    }
+
+    /** Four of ten megabytes, in a job as with a sheet. */
+    @Test(dataProvider = "withRoom")
+    public void there_is_room_for_so_much(String path) {
+        for (JsonNode kept : documents(path)) {
+            app.put(path + "/documents/" + kept.path("id").asString(), 0, Map.of("name", "Old", "putAway", true));
+        }
         byte[] large = pdf(9_999_990);
         var kept = new ArrayList<UUID>();
         for (int i = 0; i < 4; i++) {
             kept.add(UUID.randomUUID());
-            assertEquals(app.keep(floor.path(), kept.get(i), "Part.pdf", large).status(), 201);
+            assertEquals(app.keep(path, kept.get(i), "Part.pdf", large).status(), 201);
         }
-        Answer fifth = app.keep(floor.path(), UUID.randomUUID(), "Part.pdf", large);
+        Answer fifth = app.keep(path, UUID.randomUUID(), "Part.pdf", large);
         assertEquals(fifth.faultyFields(), List.of("document"), fifth.text());
         // room is made by putting one away, and it comes out again only while there is room
-        var one = Map.of("name", "Part.pdf", "putAway", true);
-        assertEquals(app.put(floor.path() + "/documents/" + kept.get(0), 0, one).status(), 200);
+        String first = path + "/documents/" + kept.get(0);
         assertEquals(
-                app.keep(floor.path(), UUID.randomUUID(), "Part.pdf", large).status(), 201);
-        var out = Map.of("name", "Part.pdf", "putAway", false);
-        assertEquals(app.put(floor.path() + "/documents/" + kept.get(0), 0, out).faultyFields(), List.of("putAway"));
+                app.put(first, 0, Map.of("name", "Part.pdf", "putAway", true)).status(), 200);
+        assertEquals(app.keep(path, UUID.randomUUID(), "Part.pdf", large).status(), 201);
+        Answer again = app.put(first, 0, Map.of("name", "Part.pdf", "putAway", false));
+        assertEquals(again.faultyFields(), List.of("putAway"), again.text());
+        // and makes room for the other tests
+        for (JsonNode part : documents(path)) {
+            app.put(path + "/documents/" + part.path("id").asString(), 0, Map.of("name", "Old", "putAway", true));
+        }
+    }
+
+    /** Its pictures and its documents share the room of a job. */
+    @Test
+    public void a_picture_needs_the_room_of_a_document() {
+        Floor floor = app.floor("Both");
+        UUID entry = UUID.randomUUID();
+        app.post(floor.log(), entry, 0, App.logForm("NOTE", "", "", Map.of()));
+        for (int i = 0; i < 4; i++) {
+            assertEquals(
+                    app.keep(floor.path(), UUID.randomUUID(), "Part.pdf", pdf(10_000_000))
+                            .status(),
+                    201);
+        }
+        Answer picture = app.send(app.request(floor.path() + "/log/" + entry + "/photos")
+                .header("Content-Type", "image/jpeg")
+                .header("Idempotency-Key", UUID.randomUUID().toString())
+                .POST(HttpRequest.BodyPublishers.ofByteArray(App.picture()))
+                .build());
+        assertEquals(picture.faultyFields(), List.of("photo"), picture.text());
     }
 
     @Test

@@ -91,14 +91,19 @@ public class DocumentStore {
 
     /** @throws InvalidInput where the sheet has no room for it */
     public void keepWithSheet(UUID id, String slug, Document.Arriving document) {
-        long taken = ofSheet(slug).stream().mapToLong(Document::bytes).sum();
-        if (taken + document.bytes().length > MOST_OF_SHEET) {
-            throw new InvalidInput(
-                    "document",
-                    document.bytes().length + " bytes",
-                    "documents of at most " + MOST_OF_SHEET + " bytes with one sheet");
-        }
+        requireRoom(slug, "document", document.bytes().length);
         insert(id, null, slug, document, clock.instant());
+    }
+
+    private void requireRoom(String slug, String path, int bytes) {
+        long taken = ofSheet(slug).stream()
+                .filter(d -> !d.putAway())
+                .mapToLong(Document::bytes)
+                .sum();
+        if (taken + bytes > MOST_OF_SHEET) {
+            throw new InvalidInput(
+                    path, bytes + " bytes", "documents of at most " + MOST_OF_SHEET + " bytes with one sheet");
+        }
     }
 
     private void insert(UUID id, UUID jobId, String slug, Document.Arriving document, Instant at) {
@@ -127,7 +132,7 @@ public class DocumentStore {
     /**
      * Renames it, puts it away or takes it out again.
      *
-     * @throws InvalidInput where its job has no room for it any more
+     * @throws InvalidInput where there is no room for it any more
      */
     void putOfJob(UUID jobId, UUID id, String name, boolean putAway) {
         Document was = among(ofJob(jobId), id);
@@ -140,7 +145,10 @@ public class DocumentStore {
 
     /** The same of a sheet's. */
     void putOfSheet(String slug, UUID id, String name, boolean putAway) {
-        among(ofSheet(slug), id);
+        Document was = among(ofSheet(slug), id);
+        if (was.putAway() && !putAway) {
+            requireRoom(slug, "putAway", was.bytes());
+        }
         put(id, name, putAway);
     }
 

@@ -27,6 +27,8 @@ public record CycleForm(
         @Nullable String why,
         @Nullable String patch,
         @Nullable List<Corner> ring) {
+    private static final String ONLY_A_REPAIR = "nothing: only a repair takes a piece of the floor";
+
     /** @param latest it did not begin later than this */
     public CycleChoice read(UnitSystem units, Instant now, Instant latest) {
         return read(1, units, now, latest);
@@ -47,9 +49,13 @@ public record CycleForm(
         Instant began = Said.is(at) ? faults.moment("at", at, latest) : now;
         String readBy = faults.line("by", by, leastName, 60);
         String readWhy = faults.prose("why", why, 2000);
-        Optional<Patch> readPatch = readKind == CycleKind.REPAIR ? patch(faults, units) : Optional.empty();
-        if (readKind != CycleKind.REPAIR && (Said.is(patch) || Said.is(ring))) {
-            faults.add("patch", patch, "nothing: only a repair takes a piece of the floor");
+        Optional<Patch> readPatch = Optional.empty();
+        if (readKind == CycleKind.REPAIR) {
+            readPatch = patch(faults, units);
+        } else if (Said.is(patch)) {
+            faults.add("patch", patch, ONLY_A_REPAIR);
+        } else if (Said.is(ring)) {
+            faults.add("ring", ring.size() + " corners", ONLY_A_REPAIR);
         }
         faults.check();
         return new CycleChoice(readKind, began, readBy, readWhy, readPatch);
