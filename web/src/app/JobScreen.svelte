@@ -11,6 +11,7 @@
   import { outbox } from './outbox.svelte';
   import { plainKey } from './keys';
   import { go, jobHref } from './route.svelte';
+  import { stageOf } from './stages';
   import CoreLying from '../core-sample/CoreLying.svelte';
   import CoreNav from '../core-sample/CoreNav.svelte';
   import Trouble from '../parts/Trouble.svelte';
@@ -34,11 +35,12 @@
   setDesk(desk);
 
   /** Whoever follows a link knows where he goes: that is asked for beside the head, and not after it. */
-  const SURE = { slab: 'survey', prep: 'prep', service: 'service' } as const;
   // svelte-ignore state_referenced_locally
-  if (zoneId && stratum in SURE) {
+  const meant = stageOf(stratum);
+  // svelte-ignore state_referenced_locally
+  if (zoneId && stratum && meant) {
     // svelte-ignore state_referenced_locally
-    desk.ahead(desk.path(zoneId, SURE[stratum as keyof typeof SURE]));
+    desk.ahead(desk.path(zoneId, meant, stratum));
   }
 
   let dialog = $state<'none' | 'reading' | 'zone'>('none');

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { JobHead, Stages, ZoneHead } from '../api/types';
+  import type { JobHead, ZoneHead } from '../api/types';
   import ServiceStage from '../stage/care/ServiceStage.svelte';
   import LayerStage from '../stage/mix/LayerStage.svelte';
   import PrepStage from '../stage/prep/PrepStage.svelte';
@@ -8,6 +8,7 @@
   import Later from './Later.svelte';
   import { jobHref } from './route.svelte';
   import { fetchFloor, screens } from './screens';
+  import { isPast, stageOf } from './stages';
 
   interface Props {
     desk: JobDesk;
@@ -22,24 +23,12 @@
 
   let { desk, job, zone, chosen, section, onreading }: Props = $props();
 
-  const past = $derived(chosen === 'history' || chosen.startsWith('film-'));
-  const isLayer = $derived(
-    !past &&
-      !['slab', 'prep', 'service', 'plan', 'buy', 'build-up', 'choices'].includes(chosen) &&
-      zone.report.strata.some((s) => s.id === chosen),
-  );
-  const kind = $derived<keyof Stages | null>(
-    chosen === 'plan' || chosen === 'buy'
-      ? null
-      : chosen === 'slab'
-        ? 'survey'
-        : chosen === 'prep'
-          ? 'prep'
-          : chosen === 'build-up' || chosen === 'choices'
-            ? chosen
-            : isLayer
-              ? 'layer'
-              : 'service',
+  const past = $derived(isPast(chosen));
+  /** A layer that is there no more shows the floor as it is. */
+  const kind = $derived(
+    stageOf(chosen) === 'layer' && !zone.report.strata.some((s) => s.id === chosen)
+      ? 'service'
+      : stageOf(chosen),
   );
   const path = $derived(kind && desk.path(zone.id, kind, chosen));
   $effect(() => (path ? desk.want(path) : undefined));

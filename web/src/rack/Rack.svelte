@@ -48,7 +48,7 @@
   const place = $derived(
     new Map(groups.flatMap((g) => g.items).map((item, at): [string, number] => [item.id, at])),
   );
-  const on = gradually(1, () => place.size);
+  const on = gradually('rack', 1, () => place.size);
   /** Where its next thing is done. */
   const there = (item: RackItem): string =>
     jobHref(item.id, item.lead?.id, item.lead?.next.stratum);
@@ -137,11 +137,13 @@
     <p class="empty">Nothing here is called “{find}”.</p>
   {/if}
   {#each groups as group (group.title)}
-    {#if group.items.length > 0}
+    {@const placed = group.items.filter((i) => (place.get(i.id) ?? 0) < on.shown)}
+    <!-- a group comes when those above it are whole: nothing that was shown is pushed down -->
+    {#if placed.length > 0}
       <section aria-label={group.title}>
         <h2>{group.title} <b>{group.items.length}</b> <span>{group.about}</span></h2>
         <ol class:cores={group.due === 'TODAY'}>
-          {#each group.items.filter((i) => (place.get(i.id) ?? 0) < on.shown) as item (item.id)}
+          {#each placed as item (item.id)}
             <li>
               {#if group.due === 'TODAY'}
                 <RackCore {item} href={there(item)} />

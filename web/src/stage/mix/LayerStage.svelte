@@ -5,6 +5,7 @@
   import Button from '../../parts/Button.svelte';
   import FigureButton from '../../parts/FigureButton.svelte';
   import Mark from '../../parts/Mark.svelte';
+  import { gradually } from '../../parts/gradually.svelte';
   import { when } from '../../parts/time';
   import FindingRow from '../survey/FindingRow.svelte';
   import { jobHref, shelfHref } from '../../app/route.svelte';
@@ -35,6 +36,10 @@
   const sheetOf = (id: string) => zone.sheet.steps.find((s) => s.id === id);
   const inHand = $derived(layer.steps.filter((s) => s.progress === 'OPEN' && s.timed));
   const wanted = $derived(inHand.some((s) => (sheetOf(s.id)?.missing.length ?? 0) > 0));
+  /** What stands against it and the figures at once, then what lies ready, each step, and the rest: nobody who taps waits for all of it. */
+  const READY = 2;
+  const on = gradually('layer', 1, () => READY + layer.steps.length + 1);
+  const whole = $derived(on.shown > READY + layer.steps.length);
   const stages = { BATCH: 'Batch', COAT: 'Coat', GATE: 'Gate' } as Record<string, string>;
 </script>
 
@@ -130,11 +135,11 @@
 
 <div class="columns">
   <div>
-    {#if zone.sheet.staging.length > 0 && layer.started !== 'COATED'}
+    {#if on.shown >= READY && zone.sheet.staging.length > 0 && layer.started !== 'COATED'}
       <StagingList {desk} {zone} things={zone.sheet.staging} {wanted} />
     {/if}
     <ol>
-      {#each layer.steps as step, i (`${step.id} ${step.round}`)}
+      {#each layer.steps.slice(0, Math.max(0, on.shown - READY)) as step, i (`${step.id} ${step.round}`)}
         {#snippet coat()}<LayerDone {desk} {job} {zone} {layer} />{/snippet}
         <StepRow
           {desk}
@@ -147,21 +152,25 @@
         />
       {/each}
     </ol>
-    {#if layer.role === 'BROADCAST'}
-      <FlakeParts {job} {zone} {layer} />
-      <MixedSoFar {job} {zone} {layer} />
-    {:else}
-      <BatchList {job} {zone} {layer} />
+    {#if whole}
+      {#if layer.role === 'BROADCAST'}
+        <FlakeParts {job} {zone} {layer} />
+        <MixedSoFar {job} {zone} {layer} />
+      {:else}
+        <BatchList {job} {zone} {layer} />
+      {/if}
+      <LayerUsed {zone} {layer} buyHref={jobHref(job.id, zone.id, 'buy')} />
+      {#if buying}<KitList {buying} zone={zone.id} href={jobHref(job.id, zone.id, 'buy')} />{/if}
+      {#if layer.sheet.advice.note}<p class="note">{layer.sheet.advice.note}</p>{/if}
     {/if}
-    <LayerUsed {zone} {layer} buyHref={jobHref(job.id, zone.id, 'buy')} />
-    {#if buying}<KitList {buying} zone={zone.id} href={jobHref(job.id, zone.id, 'buy')} />{/if}
-    {#if layer.sheet.advice.note}<p class="note">{layer.sheet.advice.note}</p>{/if}
   </div>
   <div>
-    <LayerPlan {desk} {job} {zone} {layer} />
-    <LayerColour {desk} {job} {zone} {layer} />
-    {#if layer.clocks.length > 0}
-      <ClockLadder clocks={layer.clocks} timeZone={job.facts.timeZone} started={layer.started} />
+    {#if whole}
+      <LayerPlan {desk} {job} {zone} {layer} />
+      <LayerColour {desk} {job} {zone} {layer} />
+      {#if layer.clocks.length > 0}
+        <ClockLadder clocks={layer.clocks} timeZone={job.facts.timeZone} started={layer.started} />
+      {/if}
     {/if}
   </div>
 </div>
